@@ -1,0 +1,66 @@
+using NodaTime;
+
+namespace VerdantSieve.Core.Botany;
+
+/// <summary>Taxa, characters and scores: what a sieve is built from.</summary>
+public sealed class Flora
+{
+    private readonly Dictionary<string, Character> characters;
+    private readonly Dictionary<string, Taxon> taxaByName = [];
+
+    /// <summary>Builds a flora. Every taxon must keep to the characters given; the readers in Formats check that.</summary>
+    public Flora(FloraAbout about, IEnumerable<Character> characters, IEnumerable<Taxon> taxa)
+    {
+        About = about;
+        Characters = [.. characters];
+        Taxa = [.. taxa.OrderBy(taxon => taxon.Name)];
+        this.characters = Characters.ToDictionary(character => character.Id);
+        foreach (var taxon in Taxa) taxaByName[ScientificName.Fold(taxon.Name.Text)] = taxon;
+        foreach (var taxon in Taxa)
+            foreach (var synonym in taxon.Synonyms) taxaByName.TryAdd(ScientificName.Fold(synonym), taxon);
+    }
+
+    /// <summary>Id, title, edition and reference place.</summary>
+    public FloraAbout About { get; }
+
+    /// <summary>The characters in the natural order of work.</summary>
+    public IReadOnlyList<Character> Characters { get; }
+
+    /// <summary>The taxa by name.</summary>
+    public IReadOnlyList<Taxon> Taxa { get; }
+
+    /// <summary>The character with this id, or null.</summary>
+    public Character? FindCharacter(string id) => characters.GetValueOrDefault(id);
+
+    /// <summary>The character with this id.</summary>
+    /// <exception cref="KeyNotFoundException">The flora has no such character.</exception>
+    public Character Character(string id) => characters[id];
+
+    /// <summary>The taxon of this accepted name or synonym, however it is spaced, or null.</summary>
+    public Taxon? FindTaxon(string name) => taxaByName.GetValueOrDefault(ScientificName.Fold(name));
+
+    /// <summary>The plain name of a genus, such as "maple"; the genus itself where the flora gives none.</summary>
+    public string GenusWord(string genus) => About.GenusWords.GetValueOrDefault(genus, genus);
+
+    /// <summary>The plain name of a family, such as "the oaks and beeches"; the family itself where none is given.</summary>
+    public string FamilyWord(string family) => About.FamilyWords.GetValueOrDefault(family, family);
+}
+
+/// <summary>What a flora says of itself.</summary>
+public sealed record FloraAbout(string Id, string Title)
+{
+    /// <summary>The number of the edition, which a determination cites.</summary>
+    public int Edition { get; init; } = 1;
+
+    /// <summary>The place the flora's seasons hold for.</summary>
+    public Position ReferencePlace { get; init; } = new(45.5, -122.7, 60);
+
+    /// <summary>Plain names of genera.</summary>
+    public IReadOnlyDictionary<string, string> GenusWords { get; init; } = new Dictionary<string, string>();
+
+    /// <summary>Plain names of families.</summary>
+    public IReadOnlyDictionary<string, string> FamilyWords { get; init; } = new Dictionary<string, string>();
+}
+
+/// <summary>A point on the ground: degrees north, degrees east, metres above the sea.</summary>
+public readonly record struct Position(double Latitude, double Longitude, double Elevation);

@@ -1,0 +1,114 @@
+namespace VerdantSieve.Core.Botany;
+
+/// <summary>The rank a determination or a taxon stands at, lowest first.</summary>
+public enum TaxonRank
+{
+    /// <summary>A variety.</summary>
+    Variety,
+    /// <summary>A species, a hybrid species included.</summary>
+    Species,
+    /// <summary>Species that authorities or observers cannot part.</summary>
+    Aggregate,
+    /// <summary>A section or informal group within a genus, such as the white oaks.</summary>
+    Group,
+    /// <summary>A genus.</summary>
+    Genus,
+    /// <summary>A family.</summary>
+    Family
+}
+
+/// <summary>Where a plant stands: of its own accord, or put there by people.</summary>
+public enum Setting
+{
+    /// <summary>Growing of its own accord.</summary>
+    Wild,
+    /// <summary>Put there by people.</summary>
+    Planted
+}
+
+/// <summary>How common a taxon is where it grows.</summary>
+public enum Abundance
+{
+    /// <summary>Met on any walk (weight 1).</summary>
+    Common,
+    /// <summary>Met often in its places (weight 0.5).</summary>
+    Frequent,
+    /// <summary>Met now and then (weight 0.2).</summary>
+    Occasional,
+    /// <summary>A find (weight 0.07).</summary>
+    Scarce
+}
+
+/// <summary>How a plant can hurt.</summary>
+public enum HazardKind
+{
+    /// <summary>Burns or blisters the skin on touch.</summary>
+    SkinIrritant,
+    /// <summary>Seed, leaf or sap is poisonous.</summary>
+    Poisonous,
+    /// <summary>Thorns, spines or prickles.</summary>
+    Thorns,
+    /// <summary>Hairs that irritate eyes, skin or lungs.</summary>
+    Hairs
+}
+
+/// <summary>A hazard with the caution to show.</summary>
+public sealed record Hazard(HazardKind Kind, string Caution);
+
+/// <summary>A taxon that this one is taken for, and the mark that tells them apart, said of this taxon.</summary>
+public sealed record LookAlike(string Name, string Mark);
+
+/// <summary>Where a taxon grows, as level 3 codes of the World Geographical Scheme for Recording Plant Distributions.</summary>
+public sealed record Distribution(IReadOnlyList<string> Native, IReadOnlyList<string> Introduced);
+
+/// <summary>A kind of plant in a flora, with all its scores.</summary>
+public sealed record Taxon(ScientificName Name)
+{
+    /// <summary>Its rank: nearly always species.</summary>
+    public TaxonRank Rank { get; init; } = TaxonRank.Species;
+
+    /// <summary>The author of the name.</summary>
+    public required string Authority { get; init; }
+
+    /// <summary>The family, for example Sapindaceae.</summary>
+    public required string Family { get; init; }
+
+    /// <summary>A section or informal group within the genus; null where none is drawn.</summary>
+    public string? Group { get; init; }
+
+    /// <summary>Common names, the most used first. Never empty.</summary>
+    public required IReadOnlyList<string> CommonNames { get; init; }
+
+    /// <summary>Other scientific names it has gone under.</summary>
+    public IReadOnlyList<string> Synonyms { get; init; } = [];
+
+    /// <summary>Where it grows.</summary>
+    public required Distribution Distribution { get; init; }
+
+    /// <summary>The settings it is met in. Never empty.</summary>
+    public required IReadOnlyList<Setting> Settings { get; init; }
+
+    /// <summary>How common it is where it grows.</summary>
+    public Abundance Abundance { get; init; } = Abundance.Frequent;
+
+    /// <summary>How it can hurt.</summary>
+    public IReadOnlyList<Hazard> Hazards { get; init; } = [];
+
+    /// <summary>What it is taken for.</summary>
+    public IReadOnlyList<LookAlike> Doubles { get; init; } = [];
+
+    /// <summary>One line to remember it by.</summary>
+    public string Remember { get; init; } = "";
+
+    /// <summary>Where the values come from.</summary>
+    public required string Provenance { get; init; }
+
+    /// <summary>The scores by character id.</summary>
+    public required IReadOnlyDictionary<string, Score> Scores { get; init; }
+
+    /// <summary>The most used common name.</summary>
+    public string CommonName => CommonNames[0];
+
+    /// <summary>Whether touching the plant can hurt the skin.</summary>
+    public bool HurtsOnTouch => Hazards.Any(h => h.Kind is HazardKind.SkinIrritant or HazardKind.Hairs);
+}

@@ -1,0 +1,63 @@
+using VerdantSieve.Core.Botany;
+
+namespace VerdantSieve.Core.Formats;
+
+/// <summary>A flora as read from its files, or everything that is wrong with them.</summary>
+public sealed record FloraReading(Flora? Flora, IReadOnlyList<Fault> Faults);
+
+/// <summary>Reads a flora from its YAML files and checks all of it, reporting every fault at once.</summary>
+public sealed class FloraReader
+{
+    private readonly List<Fault> faults = [];
+
+    private FloraReader() { }
+
+    /// <summary>Reads a flora.</summary>
+    /// <param name="about">flora.yaml: id, title, edition, reference place, plain names of genera and families.</param>
+    /// <param name="vocabulary">characters.yaml: the characters and their states.</param>
+    /// <param name="taxa">One file a taxon.</param>
+    public static FloraReading Read(SourceFile about, SourceFile vocabulary, IEnumerable<SourceFile> taxa)
+    {
+        var reader = new FloraReader();
+        var floraAbout = reader.About(about);
+        var characters = new CharacterReader(vocabulary, reader.faults).Read();
+        var taxonReader = new TaxonReader(characters, reader.faults);
+        var read = taxa.Select(file => (File: file, Taxon: taxonReader.Read(file))).Where(pair => pair.Taxon is not null).ToArray();
+        reader.CheckNames([.. read.Select(pair => (pair.File, pair.Taxon!))]);
+        var flora = reader.faults.Count == 0 && floraAbout is not null
+            ? new Flora(floraAbout, characters, read.Select(pair => pair.Taxon!)) : null;
+        return new FloraReading(flora, [.. reader.faults.OrderBy(fault => fault.File, StringComparer.Ordinal).ThenBy(fault => fault.Line)]);
+    }
+
+    private FloraAbout? About(SourceFile source)
+    {
+        if (YamlMap.Read(source, faults) is not { } map) return null;
+        var place = map.Map("reference-place");
+        var about = new FloraAbout(map.Required("id"), map.Required("title"))
+        {
+            Edition = (int)map.Number("edition", 1),
+            ReferencePlace = place is null ? new FloraAbout("", "").ReferencePlace
+                : new Position(place.Number("latitude", 0), place.Number("longitude", 0), place.Number("elevation", 0)),
+            GenusWords = map.Pairs("genera").ToDictionary(pair => pair.Key, pair => pair.Value),
+            FamilyWords = map.Pairs("families").ToDictionary(pair => pair.Key, pair => pair.Value)
+        };
+        map.FaultUnasked();
+        return about;
+    }
+
+    private void CheckNames(IReadOnlyList<(SourceFile File, Taxon Taxon)> taxa)
+    {
+        var seen = new Dictionary<string, string>();
+        foreach (var (file, taxon) in taxa)
+        {
+            if (!seen.TryAdd(ScientificName.Fold(taxon.Name.Text), file.Path))
+                faults.Add(new Fault(file.Path, 1, $"the name {taxon.Name} stands in {seen[ScientificName.Fold(taxon.Name.Text)]} already"));
+        }
+        foreach (var (file, taxon) in taxa)
+        {
+            foreach (var synonym in taxon.Synonyms.Select(ScientificName.Fold))
+                if (!seen.TryAdd(synonym, file.Path))
+                    faults.Add(new Fault(file.Path, 1, $"the synonym “{synonym}” is a name in {seen[synonym]} already"));
+        }
+    }
+}

@@ -1,0 +1,101 @@
+using VerdantSieve.Core.Botany;
+
+namespace VerdantSieve.Core.Formats;
+
+/// <summary>Reads one taxon from its file and checks it against the vocabulary.</summary>
+internal sealed class TaxonReader(IReadOnlyList<Character> characters, List<Fault> faults)
+{
+    private readonly Dictionary<string, Character> byId = characters.ToDictionary(character => character.Id);
+
+    public Taxon? Read(SourceFile source)
+    {
+        if (YamlMap.Read(source, faults) is not { } map) return null;
+        var name = new ScientificName(map.Required("name"));
+        var taxon = new Taxon(name)
+        {
+            Authority = map.Required("authority"),
+            Family = map.Required("family"),
+            Group = map.Text("group"),
+            Rank = map.Choice("rank", TaxonRank.Species),
+            CommonNames = Required(map, "common-names"),
+            Synonyms = map.List("synonyms"),
+            Distribution = new Distribution(RegionCodes(map, "native"), RegionCodes(map, "introduced")),
+            Settings = [.. Required(map, "settings").Select(setting => map.Choice("settings", setting, Setting.Wild)).Distinct()],
+            Abundance = map.Choice("abundance", Abundance.Frequent),
+            Hazards = [.. map.Pairs("hazards").Select(pair => new Hazard(map.Choice("hazards", pair.Key, HazardKind.Poisonous), pair.Value))],
+            Doubles = [.. map.Pairs("doubles").Select(pair => new LookAlike(pair.Key, pair.Value))],
+            Remember = map.Text("remember") ?? "",
+            Provenance = map.Required("provenance"),
+            Scores = Scores(map)
+        };
+        map.FaultUnasked();
+        if (name.Text.Length > 0 && !source.Path.EndsWith($"{name.Genus}/{name.Epithet}.yaml", StringComparison.Ordinal))
+            map.Fault("name", $"the file of {name} must be {name.Genus}/{name.Epithet}.yaml");
+        return taxon;
+    }
+
+    private static IReadOnlyList<string> Required(YamlMap map, string key)
+    {
+        var list = map.List(key);
+        if (list.Count == 0) map.Fault(key, $"“{key}” is missing: give a list of at least one");
+        return list;
+    }
+
+    private static IReadOnlyList<string> RegionCodes(YamlMap map, string key)
+    {
+        var codes = map.List(key);
+        foreach (var code in codes.Where(code => !Regions.Exists(code)))
+            map.Fault(key, $"“{code}” is not a level 3 code of the World Geographical Scheme, such as ORE or BRC");
+        return codes;
+    }
+
+    private Dictionary<string, Score> Scores(YamlMap map)
+    {
+        var scores = new Dictionary<string, Score>();
+        if (map.Map("scores") is not { } written)
+        {
+            map.Fault("scores", "“scores” is missing");
+            return scores;
+        }
+        foreach (var id in written.Keys)
+        {
+            if (!byId.TryGetValue(id, out var character)) written.Fault(id, $"unknown character “{id}”{Nearest(id)}");
+            else if (written.Text(id) is { } text)
+            {
+                if (ScoreNotation.TryParse(text, character, out var score, out var problem)) scores[id] = score;
+                else written.Fault(id, $"{id}: {problem}");
+            }
+        }
+        foreach (var id in scores.Keys.Where(id => CannotApply(byId[id], scores)))
+            written.Fault(id, $"{id} cannot apply here: it needs {byId[id].OnlyIf}, which the other scores rule out");
+        return scores;
+    }
+
+    private bool CannotApply(Character character, Dictionary<string, Score> scores)
+    {
+        if (character.OnlyIf is not { } condition) return false;
+        var on = byId[condition.CharacterId];
+        if (scores.GetValueOrDefault(on.Id) is StateScore score && !score.States.Any(s => condition.States.Contains(s.State) != condition.Negated)) return true;
+        return CannotApply(on, scores);
+    }
+
+    private string Nearest(string id)
+    {
+        var near = characters.Select(c => c.Id).MinBy(other => Distance(id, other));
+        return near is not null && Distance(id, near) <= 3 ? $"; did you mean “{near}”?" : "";
+    }
+
+    // Levenshtein's edit distance.
+    private static int Distance(string a, string b)
+    {
+        var row = Enumerable.Range(0, b.Length + 1).ToArray();
+        for (var i = 1; i <= a.Length; i++)
+        {
+            var diagonal = row[0];
+            row[0] = i;
+            for (var j = 1; j <= b.Length; j++)
+                (diagonal, row[j]) = (row[j], Math.Min(Math.Min(row[j], row[j - 1]) + 1, diagonal + (a[i - 1] == b[j - 1] ? 0 : 1)));
+        }
+        return row[^1];
+    }
+}

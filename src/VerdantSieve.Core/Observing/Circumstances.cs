@@ -1,0 +1,23 @@
+using NodaTime;
+using VerdantSieve.Core.Botany;
+
+namespace VerdantSieve.Core.Observing;
+
+/// <summary>Where and when the plant is looked at. Every part may be unknown.</summary>
+public sealed record Circumstances
+{
+    /// <summary>Nothing known of place or time.</summary>
+    public static readonly Circumstances Unknown = new();
+
+    /// <summary>The botanical country, a level 3 code of the World Geographical Scheme (such as ORE).</summary>
+    public string? Region { get; init; }
+
+    /// <summary>Degrees, degrees and metres.</summary>
+    public Position? Position { get; init; }
+
+    /// <summary>The day of the look.</summary>
+    public LocalDate? Date { get; init; }
+
+    /// <summary>Wild or planted.</summary>
+    public Setting? Setting { get; init; }
+}

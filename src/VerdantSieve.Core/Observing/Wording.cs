@@ -1,0 +1,83 @@
+using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Measuring;
+
+namespace VerdantSieve.Core.Observing;
+
+/// <summary>Says readings and scores in plain words.</summary>
+public static class Wording
+{
+    /// <summary>A reading as a short phrase: "leaves in pairs", "blade 14.5 cm long", "no flowers".</summary>
+    public static string Of(Reading reading, Flora flora, LengthStyle style = LengthStyle.Metric)
+    {
+        var character = flora.Character(reading.Character);
+        return reading.Observation switch
+        {
+            CannotTell => $"{character.Label}: can’t tell",
+            StatesSeen seen => Fill(character, Join([.. seen.States.Select(state => ((StateCharacter)character)[state].Label)], seen.Mode == StateMode.AllSeen ? "and" : "or")),
+            Counted counted => Fill(character, counted.Low == counted.High ? $"{counted.Low}" : $"{counted.Low}–{counted.High}"),
+            Measured measured => Fill(character, LengthWords.Say(measured.Low, measured.High, ((MeasureCharacter)character).Unit, style)),
+            Sought { Seen: true } or Today { Seen: true } => Fill(character, ""),
+            _ => $"no {Fill(character, "")}"
+        };
+    }
+
+    /// <summary>A score in words: "usually in pairs, rarely in whorls", "(8–)15–30(–45) cm", "25 Mar – 10 May", "often".</summary>
+    public static string Of(Score score, Character character, LengthStyle style = LengthStyle.Metric) => (score, character) switch
+    {
+        (StateScore states, StateCharacter c) => States(states, c),
+        (RangeScore range, MeasureCharacter c) => Range(range, value => LengthWords.Number(value, c.Unit, style), LengthWords.Unit(c.Unit, style)),
+        (RangeScore range, _) => Range(range, value => $"{value:0}", ""),
+        (PresenceScore presence, _) => HowOften(presence.Frequency),
+        (SeasonScore season, _) => season.Window.ToString(),
+        _ => throw new ArgumentOutOfRangeException(nameof(score), score, "Unknown kind of score.")
+    };
+
+    /// <summary>Why a taxon stands to a reading as it does, as half a sentence: "its leaves are usually in pairs".</summary>
+    public static string Contrast(Score? score, Character character, LengthStyle style = LengthStyle.Metric) => score switch
+    {
+        null => $"it shows no {character.Label}",
+        PresenceScore presence => $"{Fill(character, "")}: {HowOften(presence.Frequency)}",
+        SeasonScore season => $"its time is {season.Window}",
+        _ => $"its {Fill(character, Of(score, character, style))}"
+    };
+
+    /// <summary>"never", "rarely", "now and then", "often", "nearly always" or "always".</summary>
+    public static string HowOften(double frequency) => frequency switch
+    {
+        <= 0 => "never",
+        < 0.1 => "rarely",
+        < 0.4 => "now and then",
+        < 0.8 => "often",
+        < 1 => "nearly always",
+        _ => "always"
+    };
+
+    /// <summary>The certainty as a person says it.</summary>
+    public static string Of(Certainty certainty) => certainty switch { Certainty.Sure => "sure", Certainty.Fair => "fairly sure", _ => "a guess" };
+
+    /// <summary>"a", "a or b", "a, b or c".</summary>
+    public static string Join(IReadOnlyList<string> words, string last) =>
+        words.Count < 2 ? words.FirstOrDefault() ?? "" : $"{string.Join(", ", words.Take(words.Count - 1))} {last} {words[^1]}";
+
+    private static string Fill(Character character, string value) => character.Phrase.Replace("{}", value, StringComparison.Ordinal).Trim();
+
+    private static string States(StateScore score, StateCharacter character)
+    {
+        var parts = score.States.GroupBy(state => state.Frequency).OrderBy(group => group.Key).Select(group =>
+            (group.Key, Words: Join([.. group.Select(state => character[state.State].Label)], "or"))).ToArray();
+        return string.Join("; ", parts.Select(part => part.Key switch
+        {
+            Frequency.Usual => parts.Length > 1 ? $"usually {part.Words}" : part.Words,
+            Frequency.Sometimes => $"sometimes {part.Words}",
+            _ => $"rarely {part.Words}"
+        }));
+    }
+
+    private static string Range(RangeScore range, Func<double, string> number, string unit)
+    {
+        var core = range.Low == range.High ? number(range.Low) : $"{number(range.Low)}–{number(range.High)}";
+        var least = range.Least is { } a ? $"({number(a)}–)" : "";
+        var most = range.Most is { } d ? $"(–{number(d)})" : "";
+        return $"{least}{core}{most} {unit}".TrimEnd();
+    }
+}

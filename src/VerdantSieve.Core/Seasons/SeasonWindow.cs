@@ -1,0 +1,45 @@
+using System.Diagnostics.CodeAnalysis;
+using System.Globalization;
+using NodaTime;
+using NodaTime.Text;
+
+namespace VerdantSieve.Core.Seasons;
+
+/// <summary>A span of the calendar, both ends included, which may run over the turn of the year.</summary>
+public readonly record struct SeasonWindow(AnnualDate Start, AnnualDate End)
+{
+    private const int DaysInYear = 365;
+    private static readonly AnnualDatePattern Pattern = AnnualDatePattern.Create("d MMM", CultureInfo.InvariantCulture, new AnnualDate(1, 1));
+
+    /// <summary>Reads "25 Mar – 10 May".</summary>
+    public static bool TryParse(string text, [NotNullWhen(true)] out SeasonWindow? window)
+    {
+        window = null;
+        var ends = text.Split('–', '-').Select(end => Pattern.Parse(end.Trim())).ToArray();
+        if (ends.Length != 2 || !ends.All(end => end.Success)) return false;
+        window = new SeasonWindow(ends[0].Value, ends[1].Value);
+        return true;
+    }
+
+    /// <summary>The first day of the window, 0 to 364 counted from 1 January.</summary>
+    public int StartDay => DayOf(Start);
+
+    /// <summary>How many days the window lasts.</summary>
+    public int Length => Wrap(DayOf(End) - DayOf(Start)) + 1;
+
+    /// <summary>Days from the date to the nearer end of the window: negative outside, 0 or more inside.</summary>
+    public int DaysInside(int dayOfYear)
+    {
+        var sinceStart = Wrap(dayOfYear - StartDay);
+        if (sinceStart < Length) return Math.Min(sinceStart, Length - 1 - sinceStart);
+        return -Math.Min(sinceStart - Length + 1, DaysInYear - sinceStart);
+    }
+
+    /// <summary>The day of the year of a date, 0 to 364; 29 February counts as the 28th.</summary>
+    public static int DayOf(AnnualDate date) => date.InYear(2025).DayOfYear - 1;
+
+    private static int Wrap(int days) => ((days % DaysInYear) + DaysInYear) % DaysInYear;
+
+    /// <inheritdoc/>
+    public override string ToString() => $"{Pattern.Format(Start)} – {Pattern.Format(End)}";
+}
