@@ -1,0 +1,36 @@
+using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Formats;
+using VerdantSieve.Core.Sieving;
+
+namespace VerdantSieve.Core.Tests;
+
+/// <summary>The flora that ships with the application, read once for all tests.</summary>
+public static class ShippedFlora
+{
+    private static readonly Lazy<FloraReading> Loaded = new(Load);
+    private static readonly Lazy<Sieve> Made = new(() => new Sieve(Flora));
+
+    public static FloraReading Reading => Loaded.Value;
+
+    public static Flora Flora => Reading.Flora
+        ?? throw new InvalidOperationException(string.Join('\n', Reading.Faults.Select(fault => $"{fault.File}:{fault.Line}: {fault.Message}")));
+
+    public static Sieve Sieve => Made.Value;
+
+    /// <summary>The folder of the shipped flora, found from where the tests run.</summary>
+    public static string Folder
+    {
+        get
+        {
+            for (var at = new DirectoryInfo(AppContext.BaseDirectory); at is not null; at = at.Parent)
+                if (Directory.Exists(Path.Combine(at.FullName, "floras"))) return Path.Combine(at.FullName, "floras", "temperate-trees");
+            throw new DirectoryNotFoundException("No folder “floras” above " + AppContext.BaseDirectory);
+        }
+    }
+
+    private static FloraReading Load() => FloraReader.Read(File("flora.yaml"), File("characters.yaml"),
+        Directory.EnumerateFiles(Path.Combine(Folder, "taxa"), "*.yaml", SearchOption.AllDirectories).Order(StringComparer.Ordinal)
+            .Select(path => File(Path.GetRelativePath(Folder, path))));
+
+    private static SourceFile File(string path) => new(path, System.IO.File.ReadAllText(Path.Combine(Folder, path)));
+}
