@@ -1,0 +1,232 @@
+namespace VerdantSieve.Core.Drawing;
+
+/// <summary>The outline of a blade without its teeth: one generator for every shape, base, tip and lobing.</summary>
+public static class BladeOutline
+{
+    private const int Steps = 48;
+
+    /// <summary>The right half of the outline, from where the stalk joins to the tip.</summary>
+    public static IReadOnlyList<Point> RightHalf(LeafForm form)
+    {
+        var shape = form.State("shape", "elliptic");
+        var width = form.WidthOver(UsualWidth(shape)) / 2;
+        return form.State("lobing", "unlobed") switch
+        {
+            "palmate" when shape != "fan" => PalmateLobes(form, width),
+            "palmate" => Fan(width, split: true, "rounded"),
+            "pinnate" => PinnateLobes(form, Plain(form, shape, width)),
+            "one-sided" => PinnateLobes(form, Plain(form, shape, width)),
+            _ => Plain(form, shape, width)
+        };
+    }
+
+    /// <summary>The width over the length that a shape has where nothing else is known.</summary>
+    /// <remarks>Ratios of the shape classes in Ellis et al. 2009, Manual of Leaf Architecture.</remarks>
+    private static double UsualWidth(string shape) => shape switch
+    {
+        "linear" => 0.08, "lanceolate" => 0.27, "oblanceolate" => 0.3, "oblong" => 0.4, "spatulate" => 0.34, "elliptic" => 0.5,
+        "ovate" or "obovate" => 0.62, "diamond" => 0.7, "triangular" => 0.8, "heart" => 0.85, "round" => 0.98, "kidney" => 1.3,
+        "fan" => 1.25, "cross" or "saddle" => 0.95, _ => 0.5
+    };
+
+    private static IReadOnlyList<Point> Plain(LeafForm form, string shape, double width) => shape switch
+    {
+        "fan" => Fan(width, split: form.State("apex", "") == "notched", form.State("apex", "rounded")),
+        "cross" => Scaled(width, (0, 0), (.34, .03), (.42, .2), (.36, .33), (1, .5), (.95, .72), (.45, .66), (.42, .95), (0, 1)),
+        "saddle" => Scaled(width, (0, 0), (.45, .03), (.95, .22), (1, .34), (.72, .5), (.9, .8), (.82, .95), (.4, .92), (0, .84)),
+        _ => Profile(form, shape, width)
+    };
+
+    // How far up the blade the widest place is, and the usual base and tip of each shape.
+    private static (double Widest, string Base, string Apex) Habit(string shape) => shape switch
+    {
+        "ovate" => (0.32, "rounded", "acute"),
+        "lanceolate" => (0.32, "wedge", "acute"),
+        "obovate" => (0.68, "wedge", "obtuse"),
+        "oblanceolate" => (0.7, "wedge", "acute"),
+        "spatulate" => (0.78, "tapered", "rounded"),
+        "heart" => (0.27, "heart", "acute"),
+        "kidney" => (0.42, "heart", "rounded"),
+        "triangular" => (0.1, "truncate", "acute"),
+        "diamond" => (0.45, "wedge", "acute"),
+        "round" => (0.5, "rounded", "rounded"),
+        _ => (0.5, "rounded", "acute")
+    };
+
+    private static IReadOnlyList<Point> Profile(LeafForm form, string shape, double width)
+    {
+        var (widest, usualBase, usualApex) = Habit(shape);
+        var foot = form.State("base", usualBase);
+        var tip = form.State("apex", usualApex);
+        var flat = shape is "oblong" or "linear" ? 0.3 : 0;
+        var points = new List<Point>();
+        if (foot is "heart" or "truncate" or "unequal")
+            for (var i = 0; i < 10; i++) points.Add(new Point(width * FootWidth(shape) * i / 10, 0));
+        for (var i = 0; i <= Steps; i++)
+        {
+            // Closer together at both ends, where the outline bends most.
+            var u = (1 - Math.Cos(Math.PI * i / Steps)) / 2;
+            double x;
+            if (u < widest - flat) x = FootProfile(foot, shape, (widest - flat - u) / (widest - flat));
+            else if (u <= widest + flat) x = 1;
+            else x = TipProfile(tip, shape, (u - widest - flat) / (1 - widest - flat));
+            points.Add(new Point(width * x, u));
+        }
+        if (foot == "heart") points = [.. points.Select(p => p with { Y = p.Y - HeartDrop(p, width, shape) })];
+        if (tip == "notched") points = [.. points.Select(p => p with { Y = p.Y - 0.09 * Math.Exp(-Math.Pow(p.X / (width * 0.22), 2)) * (p.Y > 0.7 ? 1 : 0) })];
+        if (tip == "abrupt-tip") points.AddRange([new Point(width * 0.05, 1.0), new Point(0, 1.07)]);
+        points[0] = new Point(0, points[0].X == 0 ? points[0].Y : 0);
+        points[^1] = points[^1] with { X = 0 };
+        return points;
+    }
+
+    private static double FootWidth(string shape) => shape is "triangular" ? 0.86 : shape is "kidney" or "heart" or "round" ? 0.72 : 0.6;
+
+    // t is 1 where the stalk joins and 0 at the widest place; the result is a part of the greatest half-width.
+    private static double FootProfile(string foot, string shape, double t) => foot switch
+    {
+        "wedge" => shape == "diamond" ? 1 - t : 1 - Math.Pow(t, 1.35),
+        "tapered" => Math.Pow(1 - t, 1.5) * (1 + 0.9 * t),
+        "truncate" or "heart" or "unequal" => FootWidth(shape) + (1 - FootWidth(shape)) * Math.Sqrt(1 - t * t),
+        _ => Math.Sqrt(1 - t * t)
+    };
+
+    // t is 0 at the widest place and 1 at the tip.
+    private static double TipProfile(string tip, string shape, double t) => tip switch
+    {
+        "acuminate" => Math.Max(Math.Pow(1 - t, 0.95) * (1 - 0.75 * Math.Pow(t, 1.1)) + 0.12 * t * (1 - t), 0.028 * (1 - t) / 0.2),
+        "obtuse" => Math.Pow(1 - Math.Pow(t, 2), 0.72),
+        "rounded" or "notched" or "abrupt-tip" => Math.Sqrt(1 - t * t),
+        "truncate" => t < 0.72 ? Math.Sqrt(1 - 0.25 * t * t) : Math.Sqrt(1 - 0.25 * 0.52) * (1 - Math.Pow((t - 0.72) / 0.28, 6)),
+        _ => shape is "triangular" or "diamond" ? 1 - t : 1 - Math.Pow(t, 1.65)
+    };
+
+    private static double HeartDrop(Point p, double width, string shape)
+    {
+        var depth = shape is "heart" or "kidney" ? 0.17 : 0.11;
+        var near = Math.Clamp(1 - p.Y / 0.34, 0, 1);
+        return depth * near * Math.Sin(Math.PI * Math.Clamp(p.X / (width * 1.02), 0, 1));
+    }
+
+    private static IReadOnlyList<Point> Fan(double width, bool split, string edge)
+    {
+        // A sector from the stalk; the upper edge is an arc, cut in the middle where split.
+        var spread = Math.Atan2(width, 0.62);
+        var arc = Enumerable.Range(0, 25).Select(i => i / 24.0).Select(t =>
+        {
+            var angle = spread * (1 - t);
+            var radius = edge == "truncate" ? 0.94 / Math.Max(Math.Cos(angle), 0.55) : 0.95 + 0.05 * t;
+            if (split) radius -= 0.4 * Math.Exp(-Math.Pow(angle / 0.09, 2));
+            return new Point(radius * Math.Sin(angle), radius * Math.Cos(angle));
+        }).ToArray();
+        return [.. Curves.Bend(new Point(0, 0), new Point(arc[0].X * 0.35, arc[0].Y * 0.55), arc[0]), .. arc.Skip(1).SkipLast(1), arc[^1] with { X = 0 }];
+    }
+
+    private static IReadOnlyList<Point> Scaled(double width, params (double X, double Y)[] points) =>
+        [.. points.Select(p => new Point(p.X * width, p.Y))];
+
+    private static double Depth(LeafForm form) => form.State("lobe-depth", "medium") switch { "shallow" => 0.24, "deep" => 0.66, _ => 0.44 };
+
+    private static IReadOnlyList<Point> PinnateLobes(LeafForm form, IReadOnlyList<Point> outline)
+    {
+        var pairs = Math.Clamp((int)Math.Round((form.Number("lobe-count", 7) - 1) / 2), 1, 6);
+        var (depth, tip) = (Depth(form), form.State("lobe-tip", "rounded"));
+        var upper = form.State("lobe-balance", "even") == "upper-largest" ? 0.75 : 1.0;
+        var even = Curves.Even(outline, 40 * pairs + 60);
+        var lobed = new List<Point>(even.Count);
+        foreach (var p in even)
+        {
+            // Sinuses lie between the lobes; the topmost lobe is the leaf's own tip.
+            var along = Math.Pow(Math.Clamp(p.Y, 0, 1), 1 / upper) * (pairs + 0.55) + 0.12;
+            var phase = along - Math.Floor(along);
+            var cut = tip == "rounded"
+                ? Math.Pow((1 + Math.Cos(2 * Math.PI * phase)) / 2, 2.2)
+                : phase < 0.72 ? 1 - Math.Pow(phase / 0.72, 0.9) : (phase - 0.72) / 0.28;
+            if (along < 0.35 || along > pairs + 0.5) cut *= tip == "rounded" ? 0.25 : 0.4;
+            var narrowed = p.X * (1 - depth * Math.Clamp(cut, 0, 1));
+            lobed.Add(new Point(narrowed, p.Y + 0.10 * (p.X - 0.5 * (p.X - narrowed)) * (1 - p.Y)));
+        }
+        lobed[^1] = even[^1];
+        return tip == "bristle" ? Bristled(lobed, 0.035) : lobed;
+    }
+
+    private static IReadOnlyList<Point> PalmateLobes(LeafForm form, double width)
+    {
+        var count = Math.Clamp((int)Math.Round(form.Number("lobe-count", 5)), 2, 11);
+        var (depth, tip) = (Depth(form), form.State("lobe-tip", "pointed"));
+        var heart = form.State("base", "heart") == "heart";
+        var spread = (count <= 3 ? 62 : count <= 5 ? (heart ? 118 : 100) : heart ? 138 : 122) * Math.PI / 180;
+        var step = count == 2 ? 0.5 : 2 * spread / (count - 1);
+        var middleLongest = form.State("lobe-balance", "even") == "middle-longest";
+        var centre = new Point(0, heart ? 0.10 : 0.06);
+
+        // From the base up to the middle lobe, on the right: lobe tips and the bays between them.
+        var points = new List<Point> { new(0, 0) };
+        var half = count / 2;
+        for (var i = half; i >= 0; i--)
+        {
+            if (i == 0 && count % 2 == 0) break;
+            var angle = count % 2 == 1 ? i * step : (i - 0.5) * step;
+            if (i == 0 && count % 2 == 0) continue;
+            var reach = 0.94 * (1 - (middleLongest ? 0.34 : 0.2) * Math.Pow(angle / 2.4, 1.2));
+            var below = angle + step / 2;
+            var lobe = At(angle, reach);
+            if (i == half)
+            {
+                var foot = At(Math.Min(below, 2.75), reach * (1 - depth) * 0.75);
+                points.AddRange(Shoulder(new Point(0, 0), foot, lobe, tip, rising: true));
+            }
+            else points.AddRange(Shoulder(points[^1], points[^1], lobe, tip, rising: true));
+            if (i == 0) break;
+            var nextReach = 0.94 * (1 - (middleLongest ? 0.34 : 0.2) * Math.Pow((angle - step) / 2.4, 1.2));
+            var bay = At(angle - step / 2, Math.Min(reach, nextReach) * (1 - depth));
+            points.AddRange(Shoulder(lobe, lobe, bay, tip, rising: false));
+        }
+        if (count % 2 == 0) points.Add(new Point(0, 0.94 * (1 - depth) + centre.Y));
+        var widest = points.Max(p => p.X);
+        var stretch = width > 0 ? Math.Clamp(width / widest, 0.55, 1.35) : 1;
+        points = [.. points.Select(p => p with { X = p.X * stretch })];
+        points[^1] = points[^1] with { X = 0 };
+        return tip == "bristle" ? Bristled(points, 0.04) : points;
+
+        Point At(double angle, double radius) => new(centre.X + radius * Math.Sin(angle), centre.Y + radius * Math.Cos(angle));
+    }
+
+    // A side of a lobe: bulging where the lobe is round, nearly straight where it is pointed.
+    private static IEnumerable<Point> Shoulder(Point from, Point through, Point to, string tip, bool rising)
+    {
+        var bulge = tip == "rounded" ? 0.42 : 0.13;
+        var start = through == from ? from : through;
+        var (dx, dy) = (to.X - start.X, to.Y - start.Y);
+        // Out of the bay the side bulges away from the midrib's side, into the bay toward it.
+        var side = rising ? 1 : -1;
+        var outward = rising ? new Point(to.X, to.Y) : new Point(from.X, from.Y);
+        var normal = new Point(-dy, dx);
+        var sign = normal.X * outward.X + normal.Y * (outward.Y - 0.1) > 0 ? 1 : -1;
+        var control = new Point(start.X + dx / 2 + sign * normal.X * bulge * 0.6, start.Y + dy / 2 + sign * normal.Y * bulge * 0.6);
+        if (tip == "rounded") control = start.Toward(to, rising ? 0.55 : 0.45) is var mid ? new Point(mid.X + sign * normal.X * bulge * 0.5 * side * side, mid.Y + sign * normal.Y * bulge * 0.5) : control;
+        if (through != from) yield return through;
+        foreach (var p in Curves.Bend(start, control, to, 7).Skip(1)) yield return p;
+    }
+
+    private static IReadOnlyList<Point> Bristled(IReadOnlyList<Point> points, double length)
+    {
+        var result = new List<Point>(points.Count + 24);
+        for (var i = 0; i < points.Count; i++)
+        {
+            var p = points[i];
+            result.Add(p);
+            if (i < 2 || i > points.Count - 3) continue;
+            // A tip is where the outline is farthest from the midrib's middle among its neighbours.
+            var (before, after) = (Out(points[i - 2]), Out(points[i + 2]));
+            if (Out(p) <= before || Out(p) < after || Out(points[i - 1]) > Out(p) || Out(points[i + 1]) > Out(p) || p.X < 0.05) continue;
+            var reach = Math.Max(Out(p), 0.1);
+            result.Add(new Point(p.X + length * p.X / reach, p.Y + length * (p.Y - 0.3) / reach));
+            result.Add(p with { Y = p.Y + 0.004 });
+        }
+        result.Add(new Point(0, result[^1].Y + length));
+        return result;
+
+        static double Out(Point p) => Math.Sqrt(p.X * p.X + (p.Y - 0.3) * (p.Y - 0.3));
+    }
+}
