@@ -30,6 +30,24 @@ public sealed record RawReading(string? Character)
     public bool Unknown { get; init; }
     /// <summary><c>sure</c>, <c>fair</c> or <c>guess</c>; <c>fair</c> where left out.</summary>
     public string? Certainty { get; init; }
+
+    /// <summary>A reading written so that <see cref="ReadingDesk.Check"/> reads it back unchanged.</summary>
+    public static RawReading From(Reading reading)
+    {
+        var raw = new RawReading(reading.Character)
+        {
+            Certainty = ReadingDesk.Certainties.First(pair => pair.Value == reading.Certainty).Key
+        };
+        return reading.Observation switch
+        {
+            StatesSeen seen => raw with { States = seen.States, Mode = ReadingDesk.Modes.First(pair => pair.Value == seen.Mode).Key },
+            Counted counted => raw with { Low = counted.Low, High = counted.High },
+            Measured measured => raw with { Low = measured.Low, High = measured.High, Leaves = measured.Leaves },
+            Sought sought => raw with { Seen = sought.Seen },
+            Today today => raw with { Today = today.Seen },
+            _ => raw with { Unknown = true }
+        };
+    }
 }
 
 /// <summary>What is wrong with one field, the value it had, and what is allowed.</summary>

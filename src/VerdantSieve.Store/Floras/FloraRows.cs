@@ -1,0 +1,59 @@
+namespace VerdantSieve.Store.Floras;
+
+/// <summary>A flora, with the fingerprint of the files it was loaded from.</summary>
+public sealed class FloraRow
+{
+    public required string Id { get; init; }
+    public required string Title { get; init; }
+    public int Edition { get; init; }
+    public double ReferenceLatitude { get; init; }
+    public double ReferenceLongitude { get; init; }
+    public double ReferenceElevation { get; init; }
+    public required string GenusWords { get; init; }
+    public required string FamilyWords { get; init; }
+    public required string Fingerprint { get; init; }
+    public DateTimeOffset Loaded { get; init; }
+}
+
+/// <summary>A character of a flora.</summary>
+public sealed class CharacterRow
+{
+    public required string FloraId { get; init; }
+    public required string Id { get; init; }
+    public required string Kind { get; init; }
+    public required string Part { get; init; }
+    public int Order { get; init; }
+
+    /// <summary>Question, states, conditions and the rest, as JSON.</summary>
+    public required string Definition { get; init; }
+}
+
+/// <summary>A taxon of a flora.</summary>
+public sealed class TaxonRow
+{
+    public required string FloraId { get; init; }
+    public required string Name { get; init; }
+    public required string Rank { get; init; }
+    public required string Authority { get; init; }
+    public required string Family { get; init; }
+    public string? Group { get; init; }
+    public required string[] CommonNames { get; init; }
+    public required string[] Synonyms { get; init; }
+    public required string[] Native { get; init; }
+    public required string[] Introduced { get; init; }
+    public required string[] Settings { get; init; }
+    public required string Abundance { get; init; }
+    public required string Hazards { get; init; }
+    public required string Doubles { get; init; }
+    public required string Remember { get; init; }
+    public required string Provenance { get; init; }
+}
+
+/// <summary>One score, in the notation of the flora's files.</summary>
+public sealed class ScoreRow
+{
+    public required string FloraId { get; init; }
+    public required string TaxonName { get; init; }
+    public required string CharacterId { get; init; }
+    public required string Notation { get; init; }
+}

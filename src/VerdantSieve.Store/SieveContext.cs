@@ -1,0 +1,60 @@
+using Microsoft.EntityFrameworkCore;
+using VerdantSieve.Store.Floras;
+using VerdantSieve.Store.Looks;
+
+namespace VerdantSieve.Store;
+
+/// <summary>The database: floras as loaded from their files, and the notebook.</summary>
+public sealed class SieveContext(DbContextOptions<SieveContext> options) : DbContext(options)
+{
+    public DbSet<FloraRow> Floras => Set<FloraRow>();
+    public DbSet<CharacterRow> Characters => Set<CharacterRow>();
+    public DbSet<TaxonRow> Taxa => Set<TaxonRow>();
+    public DbSet<ScoreRow> Scores => Set<ScoreRow>();
+    public DbSet<LookRow> Looks => Set<LookRow>();
+    public DbSet<LookStepRow> LookSteps => Set<LookStepRow>();
+
+    /// <summary>The options for a connection string, the same for the application, its tests and its tools.</summary>
+    public static void Configure(DbContextOptionsBuilder options, string connection) =>
+        options.UseNpgsql(connection).UseSnakeCaseNamingConvention();
+
+    protected override void OnModelCreating(ModelBuilder model)
+    {
+        model.Entity<FloraRow>().HasKey(flora => flora.Id);
+        model.Entity<CharacterRow>(character =>
+        {
+            character.HasKey(row => new { row.FloraId, row.Id });
+            character.Property(row => row.Definition).HasColumnType("jsonb");
+            character.HasOne<FloraRow>().WithMany().HasForeignKey(row => row.FloraId).OnDelete(DeleteBehavior.Cascade);
+        });
+        model.Entity<TaxonRow>(taxon =>
+        {
+            taxon.HasKey(row => new { row.FloraId, row.Name });
+            taxon.Property(row => row.Hazards).HasColumnType("jsonb");
+            taxon.Property(row => row.Doubles).HasColumnType("jsonb");
+            taxon.HasOne<FloraRow>().WithMany().HasForeignKey(row => row.FloraId).OnDelete(DeleteBehavior.Cascade);
+        });
+        model.Entity<ScoreRow>(score =>
+        {
+            score.HasKey(row => new { row.FloraId, row.TaxonName, row.CharacterId });
+            score.HasOne<TaxonRow>().WithMany().HasForeignKey(row => new { row.FloraId, row.TaxonName }).OnDelete(DeleteBehavior.Cascade);
+            score.HasOne<CharacterRow>().WithMany().HasForeignKey(row => new { row.FloraId, row.CharacterId }).OnDelete(DeleteBehavior.Cascade);
+        });
+        model.Entity<FloraRow>(flora =>
+        {
+            flora.Property(row => row.GenusWords).HasColumnType("jsonb");
+            flora.Property(row => row.FamilyWords).HasColumnType("jsonb");
+        });
+        model.Entity<LookRow>(look =>
+        {
+            look.HasKey(row => row.Id);
+            look.HasIndex(row => new { row.Discarded, row.Date });
+        });
+        model.Entity<LookStepRow>(step =>
+        {
+            step.HasKey(row => new { row.LookId, row.Number });
+            step.Property(row => row.Content).HasColumnType("jsonb");
+            step.HasOne<LookRow>().WithMany().HasForeignKey(row => row.LookId).OnDelete(DeleteBehavior.Cascade);
+        });
+    }
+}
