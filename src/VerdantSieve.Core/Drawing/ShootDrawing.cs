@@ -14,7 +14,7 @@ public static class ShootDrawing
         var leafKnown = form.Has("structure") || form.Has("shape") || form.Has("lobing") || form.Has("margin") || form.Has("venation") || form.Has("base") || form.Has("apex");
         var leaf = LeafDrawing.Of(form);
         if (!leafKnown) leaf = leaf.AsUnknown();
-        var height = leaf.Strokes.Max(stroke => stroke.Points.Max(point => point.Y));
+        var height = leaf.Flat().Max(stroke => stroke.Points.Max(point => point.Y));
         return Arranged(form.State("arrangement", ""), leaf, 1.25 / height);
     }
 

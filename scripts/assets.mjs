@@ -1,0 +1,23 @@
+// Gathers what the pages need under wwwroot/built: the style sheet, the fonts, htmx and the pages' own script.
+import { execFileSync } from "node:child_process";
+import { copyFileSync, mkdirSync } from "node:fs";
+import { dirname, join } from "node:path";
+import { fileURLToPath } from "node:url";
+
+const root = join(dirname(fileURLToPath(import.meta.url)), "..");
+const web = join(root, "src", "VerdantSieve.Web");
+const built = join(web, "wwwroot", "built");
+mkdirSync(built, { recursive: true });
+
+const from = (...path) => join(root, "node_modules", ...path);
+const copies = [
+  [from("htmx.org", "dist", "htmx.min.js"), "htmx.js"],
+  [from("@fontsource-variable", "newsreader", "files", "newsreader-latin-wght-normal.woff2"), "newsreader.woff2"],
+  [from("@fontsource-variable", "newsreader", "files", "newsreader-latin-wght-italic.woff2"), "newsreader-italic.woff2"],
+  [from("@fontsource-variable", "figtree", "files", "figtree-latin-wght-normal.woff2"), "figtree.woff2"],
+  [join(web, "Scripts", "look.js"), "look.js"],
+];
+for (const [source, name] of copies) copyFileSync(source, join(built, name));
+
+execFileSync(process.execPath, [from("@tailwindcss", "cli", "dist", "index.mjs"),
+  "-i", join(web, "Styles", "app.css"), "-o", join(built, "app.css"), "--minify"], { stdio: "inherit", cwd: root });

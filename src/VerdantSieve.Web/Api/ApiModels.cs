@@ -1,0 +1,50 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using VerdantSieve.Core.Observing;
+
+namespace VerdantSieve.Web.Api;
+
+/// <summary>A place in a request.</summary>
+public sealed record PlaceRequest(string? Region, double? Latitude, double? Longitude, double? Elevation);
+
+/// <summary>A question to the sieve.</summary>
+public sealed record SieveRequest(string? Flora, PlaceRequest? Place, string? Date, string? School, int? Slips, string? Setting,
+    double? Certainty, bool All, IReadOnlyList<RawReading?>? Readings);
+
+/// <summary>Taxa to tell apart.</summary>
+public sealed record TellApartRequest(string? Flora, IReadOnlyList<string?>? Taxa, string? Date);
+
+public sealed record CandidateAnswer(string Taxon, string Rank, string CommonName, double Probability, IReadOnlyList<string> Held, bool Passes);
+public sealed record DeterminationAnswer(string? Rank, string Name, double Probability, string Sentence);
+public sealed record NextLookAnswer(string Character, string Question, double Bits, double Effort, bool Contact, string? HeldBack);
+public sealed record DoubtAnswer(string Character, double SlipChance, IReadOnlyList<string> WouldReturn);
+public sealed record HazardAnswer(string Taxon, string Kind, string Caution, double Probability);
+public sealed record ShareAnswer(string Name, double Probability);
+public sealed record RankingAnswer(IReadOnlyList<ShareAnswer> Genus, IReadOnlyList<ShareAnswer> Family);
+
+public sealed record SieveAnswerBody(IReadOnlyList<CandidateAnswer> Candidates, double NoneOfThese, DeterminationAnswer Determination,
+    IReadOnlyList<NextLookAnswer> NextLooks, IReadOnlyList<DoubtAnswer> Doubts, IReadOnlyList<HazardAnswer> Hazards, RankingAnswer Ranking);
+
+public sealed record SeparationAnswer(string Character, double Bits, double Effort, IReadOnlyDictionary<string, string?> States);
+public sealed record FloraAnswer(string Id, string Title, int Edition, int Taxa, int Characters);
+public sealed record StateAnswer(string Id, string Label, string Meaning);
+public sealed record CharacterAnswer(string Id, string Part, string Kind, string Label, string Question, string? Unit, string? If, bool Contact, double Effort, bool? Variety, IReadOnlyList<StateAnswer>? States);
+public sealed record RangeAnswer(IReadOnlyList<string> Native, IReadOnlyList<string> Introduced);
+public sealed record TaxonAnswer(string Name, string Rank, string Family, IReadOnlyList<string> CommonNames, IReadOnlyList<string> Synonyms, RangeAnswer Range);
+public sealed record HazardNote(string Kind, string Caution);
+public sealed record TaxonDetail(string Name, string Rank, string Authority, string Family, string? Group, IReadOnlyList<string> CommonNames, IReadOnlyList<string> Synonyms,
+    RangeAnswer Range, IReadOnlyList<string> Settings, string Abundance, IReadOnlyList<HazardNote> Hazards, IReadOnlyDictionary<string, string> Doubles, string Remember, string Provenance,
+    IReadOnlyDictionary<string, string> Scores);
+
+/// <summary>How the API writes JSON.</summary>
+public static class ApiJson
+{
+    /// <summary>Sets the options.</summary>
+    public static void Configure(JsonSerializerOptions options)
+    {
+        options.PropertyNamingPolicy = JsonNamingPolicy.CamelCase;
+        options.DefaultIgnoreCondition = JsonIgnoreCondition.Never;
+        options.NumberHandling = JsonNumberHandling.Strict;
+        options.Encoder = System.Text.Encodings.Web.JavaScriptEncoder.UnsafeRelaxedJsonEscaping;
+    }
+}

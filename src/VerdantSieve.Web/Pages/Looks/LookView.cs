@@ -1,0 +1,87 @@
+using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Drawing;
+using VerdantSieve.Core.Measuring;
+using VerdantSieve.Core.Observing;
+using VerdantSieve.Core.Sieving;
+using VerdantSieve.Store.Looks;
+
+namespace VerdantSieve.Web.Pages.Looks;
+
+/// <summary>What the address asks to be shown of a look, beside the look itself.</summary>
+/// <param name="Ask">The character asked for; the best next look where left out.</param>
+/// <param name="Several">Whether several states are to be chosen.</param>
+/// <param name="Taxon">The taxon whose reasons are shown.</param>
+/// <param name="Find">Words searched for among characters and plants.</param>
+/// <param name="More">Whether the pan is shown in full.</param>
+public sealed record LookRequest(string? Ask, bool Several, string? Taxon, string? Find, bool More);
+
+/// <summary>A reading as the stack of meshes shows it.</summary>
+public sealed record Mesh(Reading Reading, Character Character, string Words, int Holds, Doubt? Doubt);
+
+/// <summary>All that the look's page shows, worked out once for a request.</summary>
+public sealed class LookView
+{
+    private const int ShownInPan = 9;
+    private const int ShownInFull = 40;
+
+    public LookView(Look look, FloraShelf shelf, LookRequest request, LengthStyle style)
+    {
+        (Look, Shelf, Request, Style) = (look, shelf, request, style);
+        Question = LookQuestion.Of(look.Content, shelf.Flora);
+        Answer = shelf.Sieve.Ask(Question);
+        Asked = (request.Ask is { } id ? shelf.Flora.FindCharacter(id) : null) ?? Answer.NextLooks.FirstOrDefault()?.Character;
+        AskedLook = Answer.NextLooks.FirstOrDefault(next => next.Character == Asked);
+        AskedReading = Question.Readings.FirstOrDefault(reading => reading.Character == Asked?.Id);
+        ReasonsFor = shelf.FindBySlug(request.Taxon);
+        var doubts = Answer.Doubts.ToDictionary(doubt => doubt.Reading.Character);
+        Meshes = [.. Question.Readings.Select(reading => new Mesh(reading, shelf.Flora.Character(reading.Character), Wording.Of(reading, shelf.Flora, style),
+            Answer.HeldBy(reading.Character), doubts.GetValueOrDefault(reading.Character) is { SlipChance: >= Doubt.Threshold } doubt ? doubt : null))];
+        Pan = [.. (IsStrict ? Answer.Pan : Answer.Candidates).Take(request.More ? ShownInFull : ShownInPan)];
+    }
+
+    public Look Look { get; }
+    public FloraShelf Shelf { get; }
+    public LookRequest Request { get; }
+    public LengthStyle Style { get; }
+    public SieveQuestion Question { get; }
+    public SieveAnswer Answer { get; }
+    public LookContent Content => Look.Content;
+    public string Address => $"/look/{Look.Id}";
+
+    /// <summary>The character asked about; null where nothing is left to ask.</summary>
+    public Character? Asked { get; }
+    public NextLook? AskedLook { get; }
+    public Reading? AskedReading { get; }
+    public Taxon? ReasonsFor { get; }
+    public IReadOnlyList<Mesh> Meshes { get; }
+    public IReadOnlyList<Candidate> Pan { get; }
+
+    /// <summary>What was wrong with the last reading sent, and what was sent.</summary>
+    public FieldProblem? Problem { get; init; }
+    public ReadForm? Sent { get; init; }
+
+    /// <summary>The form for place and day where it is being corrected.</summary>
+    public WhereForm? Where { get; init; }
+
+    public bool IsStrict => Question.School == School.Strict;
+    public int Passing => Answer.Pan.Count();
+    public int InPan => IsStrict ? Passing : Answer.Candidates.Count;
+    public IReadOnlyList<NextLook> OtherLooks => [.. Answer.NextLooks.Where(next => next.Character != Asked).Take(5)];
+
+    /// <summary>How many kinds are open, as the number of equally likely ones that would leave as much doubt.</summary>
+    public double Open => Answer.NextLooks.FirstOrDefault() is { } look ? look.Leaves * Math.Pow(2, look.Bits) : 1;
+
+    /// <summary>The shoot as it is known so far.</summary>
+    public Drawing Shoot => ShootDrawing.Of(LeafForm.Of(Question.Readings));
+
+    public IReadOnlyList<ReadingBearing> Reasons => ReasonsFor is null ? [] : Shelf.Sieve.Bearings(ReasonsFor, Question);
+
+    /// <summary>The labels of the readings that hold a candidate.</summary>
+    public string HeldWords(Candidate candidate) => Wording.Join([.. candidate.Held.Select(id => Shelf.Flora.Character(id).Label)], "and");
+
+    /// <summary>Whether the character needs to be told what one leaf is first.</summary>
+    public bool NeedsLeafGuide => Asked?.Id is "arrangement" or "structure" or "leaflet-count" or "leaf-length";
+
+    /// <summary>Whether the character needs a fair sample.</summary>
+    public bool NeedsSample => Asked is MeasureCharacter || Asked?.Id is "shape-variety" or "margin" or "shape" or "lobing" or "lobe-count";
+}

@@ -1,0 +1,42 @@
+using System.Text.RegularExpressions;
+using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Measuring;
+using VerdantSieve.Core.Observing;
+
+namespace VerdantSieve.Web.Pages.Looks;
+
+/// <summary>A reading as the page sends it: a tap on a state, a typed measure, "can't tell".</summary>
+public sealed partial class ReadForm
+{
+    public string? Character { get; set; }
+    public List<string> States { get; set; } = [];
+    public string? Mode { get; set; }
+    public string? Text { get; set; }
+    public string? Leaves { get; set; }
+    public bool? Seen { get; set; }
+    public bool? Today { get; set; }
+    public bool Unknown { get; set; }
+    public string? Certainty { get; set; }
+
+    /// <summary>Checks the form against the flora. A bare number is in the reader's own units.</summary>
+    public CheckedReading Check(Flora flora, LengthStyle style)
+    {
+        int? leaves = null;
+        if (!Unknown && Leaves is { Length: > 0 } typed)
+        {
+            if (!int.TryParse(typed.Trim(), out var count) || count is < 1 or > 1000)
+                return new CheckedReading(null, new FieldProblem("leaves", typed, "It must be a whole number from 1 to 1000."));
+            leaves = count;
+        }
+        var text = Text?.Trim();
+        if (style == LengthStyle.Inches && text is not null && flora.FindCharacter(Character ?? "") is MeasureCharacter { Unit: MeasureUnit.Centimetre } && BareNumber().IsMatch(text)) text += " in";
+        if (style == LengthStyle.Inches && text is not null && flora.FindCharacter(Character ?? "") is MeasureCharacter { Unit: MeasureUnit.Metre } && BareNumber().IsMatch(text)) text += " ft";
+        return ReadingDesk.Check(new RawReading(Character)
+        {
+            States = States.Count > 0 ? States : null, Mode = Mode, Text = text, Leaves = leaves, Seen = Seen, Today = Today, Unknown = Unknown, Certainty = Certainty
+        }, flora);
+    }
+
+    [GeneratedRegex(@"^[\d\s./–-]+$")]
+    private static partial Regex BareNumber();
+}

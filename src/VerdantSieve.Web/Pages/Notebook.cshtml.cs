@@ -1,0 +1,26 @@
+using Microsoft.AspNetCore.Mvc.RazorPages;
+using VerdantSieve.Store.Looks;
+
+namespace VerdantSieve.Web.Pages;
+
+/// <summary>The looks that are kept, by month.</summary>
+public sealed class NotebookModel(LookBook book) : PageModel
+{
+    private const int PerPage = 60;
+
+    public IReadOnlyList<LookEntry> Entries { get; private set; } = [];
+    public string? Discarded { get; private set; }
+    public int PageNumber { get; private set; } = 1;
+    public bool More { get; private set; }
+
+    public string Summary => Entries.Count == 0 ? "Nothing here yet. Every look is kept from its first reading on, and can be taken up again at any time."
+        : $"{Entries.Count(e => e.Name is not null)} looks are settled and {Entries.Count(e => e.Name is null)} still open. Each can be taken up again: come back at flowering or fruiting.";
+
+    public async Task OnGet(string? discarded, [Microsoft.AspNetCore.Mvc.FromQuery(Name = "page")] int page = 1)
+    {
+        PageNumber = Math.Max(1, page);
+        var entries = await book.List((PageNumber - 1) * PerPage, PerPage + 1);
+        (Entries, More) = ([.. entries.Take(PerPage)], entries.Count > PerPage);
+        if (discarded is not null && await book.Find(discarded) is { IsDiscarded: true }) Discarded = discarded;
+    }
+}

@@ -1,0 +1,56 @@
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Measuring;
+using VerdantSieve.Core.Seasons;
+using VerdantSieve.Web.Shared;
+
+namespace VerdantSieve.Web.Pages.Plants;
+
+/// <summary>All that the flora says of one taxon.</summary>
+public sealed class PlantModel(FloraShelf shelf) : PageModel
+{
+    private const double DaysInYear = 365;
+
+    public Taxon Taxon { get; private set; } = null!;
+    public LengthStyle Style => Units.Of(Request);
+    public string FamilyWord => shelf.Flora.FamilyWord(Taxon.Family);
+
+    public IReadOnlyList<(string Part, IReadOnlyList<(Character Character, Score Score)> Rows)> Scores =>
+        [.. shelf.Parts.Select(part => (part.Part, (IReadOnlyList<(Character, Score)>)[.. part.Characters.Where(c => Taxon.Scores.ContainsKey(c.Id)).Select(c => (c, Taxon.Scores[c.Id]))]))
+            .Where(part => part.Item2.Count > 0)];
+
+    public IReadOnlyList<(Taxon Taxon, string Mark)> Doubles =>
+        [.. Taxon.Doubles.Select(look => (Taxon: shelf.Flora.FindTaxon(look.Name), look.Mark)).Where(pair => pair.Taxon is not null).Select(pair => (pair.Taxon!, pair.Mark))];
+
+    public IReadOnlyList<(string Label, string Css, SeasonWindow Window)> Calendar =>
+        [.. new[] { ("flowering", "In flower", "flower"), ("fruiting", "In fruit", "fruit") }
+            .Where(row => Taxon.Scores.GetValueOrDefault(row.Item1) is SeasonScore)
+            .Select(row => (row.Item2, row.Item3, ((SeasonScore)Taxon.Scores[row.Item1]).Window))];
+
+    public string CalendarWords => string.Join("; ", Calendar.Select(row => $"{row.Label} {row.Window}"));
+
+    public IActionResult OnGet(string slug)
+    {
+        if (shelf.FindBySlug(slug) is not { } taxon) return NotFound();
+        Taxon = taxon;
+        return Page();
+    }
+
+    /// <summary>A window as spans of a strip of the year, in hundredths; two where it runs over the turn of the year.</summary>
+    public static IEnumerable<(double From, double Width)> Spans(SeasonWindow window)
+    {
+        var from = window.StartDay;
+        var untilNewYear = Math.Min(window.Length, (int)DaysInYear - from);
+        yield return (100 * from / DaysInYear, 100 * untilNewYear / DaysInYear);
+        if (window.Length > untilNewYear) yield return (0, 100 * (window.Length - untilNewYear) / DaysInYear);
+    }
+
+    /// <summary>Maps a value to hundredths of the span that the whole flora takes up, by its logarithm.</summary>
+    public Func<double, double>? Scale(Character character)
+    {
+        var ranges = shelf.Flora.Taxa.Select(taxon => taxon.Scores.GetValueOrDefault(character.Id)).OfType<RangeScore>().ToArray();
+        var (low, high) = (Math.Log(ranges.Min(range => Math.Max(range.Minimum, 1e-3))), Math.Log(ranges.Max(range => range.Maximum)));
+        return high - low < 1e-6 ? null : value => 100 * (Math.Log(Math.Max(value, 1e-3)) - low) / (high - low);
+    }
+}
