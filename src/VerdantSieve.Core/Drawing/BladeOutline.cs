@@ -32,8 +32,8 @@ public static class BladeOutline
     private static IReadOnlyList<Point> Plain(LeafForm form, string shape, double width) => shape switch
     {
         "fan" => Fan(width, split: form.State("apex", "") == "notched", form.State("apex", "rounded")),
-        "cross" => Scaled(width, (0, 0), (.34, .03), (.42, .2), (.36, .33), (1, .5), (.95, .72), (.45, .66), (.42, .95), (0, 1)),
-        "saddle" => Scaled(width, (0, 0), (.45, .03), (.95, .22), (1, .34), (.72, .5), (.9, .8), (.82, .95), (.4, .92), (0, .84)),
+        "cross" => Softened(width, (0, 0), (.34, .03), (.42, .2), (.36, .33), (1, .5), (.95, .72), (.45, .66), (.42, .95), (0, 1)),
+        "saddle" => Softened(width, (0, 0), (.45, .03), (.95, .22), (1, .34), (.72, .5), (.9, .8), (.82, .95), (.4, .92), (0, .84)),
         _ => Profile(form, shape, width)
     };
 
@@ -60,7 +60,7 @@ public static class BladeOutline
         var tip = form.State("apex", usualApex);
         var flat = shape is "oblong" or "linear" ? 0.3 : 0;
         var points = new List<Point>();
-        if (foot is "heart" or "truncate" or "unequal")
+        if (foot is "heart" or "truncate")
             for (var i = 0; i < 10; i++) points.Add(new Point(width * FootWidth(shape) * i / 10, 0));
         for (var i = 0; i <= Steps; i++)
         {
@@ -85,9 +85,9 @@ public static class BladeOutline
     // t is 1 where the stalk joins and 0 at the widest place; the result is a part of the greatest half-width.
     private static double FootProfile(string foot, string shape, double t) => foot switch
     {
-        "wedge" => shape == "diamond" ? 1 - t : 1 - Math.Pow(t, 1.35),
-        "tapered" => Math.Pow(1 - t, 1.5) * (1 + 0.9 * t),
-        "truncate" or "heart" or "unequal" => FootWidth(shape) + (1 - FootWidth(shape)) * Math.Sqrt(1 - t * t),
+        "wedge" => shape == "diamond" ? 1 - t : 1 - Math.Pow(t, 1.5),
+        "tapered" => Math.Pow(1 - t, 1.9) * (1 + 1.2 * t),
+        "truncate" or "heart" => FootWidth(shape) + (1 - FootWidth(shape)) * Math.Sqrt(1 - t * t),
         _ => Math.Sqrt(1 - t * t)
     };
 
@@ -122,8 +122,14 @@ public static class BladeOutline
         return [.. Curves.Bend(new Point(0, 0), new Point(arc[0].X * 0.35, arc[0].Y * 0.55), arc[0]), .. arc.Skip(1).SkipLast(1), arc[^1] with { X = 0 }];
     }
 
-    private static IReadOnlyList<Point> Scaled(double width, params (double X, double Y)[] points) =>
-        [.. points.Select(p => new Point(p.X * width, p.Y))];
+    // Corners rounded off twice (Chaikin's way), then scaled to the half-width.
+    private static IReadOnlyList<Point> Softened(double width, params (double X, double Y)[] corners)
+    {
+        IReadOnlyList<Point> line = [.. corners.Select(p => new Point(p.X * width, p.Y))];
+        for (var round = 0; round < 2; round++)
+            line = [line[0], .. line.Zip(line.Skip(1)).SelectMany(pair => new[] { pair.First.Toward(pair.Second, 0.25), pair.First.Toward(pair.Second, 0.75) }), line[^1]];
+        return line;
+    }
 
     private static double Depth(LeafForm form) => form.State("lobe-depth", "medium") switch { "shallow" => 0.24, "deep" => 0.66, _ => 0.44 };
 
@@ -152,61 +158,45 @@ public static class BladeOutline
 
     private static IReadOnlyList<Point> PalmateLobes(LeafForm form, double width)
     {
-        var count = Math.Clamp((int)Math.Round(form.Number("lobe-count", 5)), 2, 11);
-        var (depth, tip) = (Depth(form), form.State("lobe-tip", "pointed"));
+        // An odd number: one lobe stands in the middle.
+        var count = Math.Clamp((int)Math.Round(form.Number("lobe-count", 5)), 3, 11) | 1;
+        var (depth, tip) = (0.85 * Depth(form), form.State("lobe-tip", "pointed"));
         var heart = form.State("base", "heart") == "heart";
-        var spread = (count <= 3 ? 62 : count <= 5 ? (heart ? 118 : 100) : heart ? 138 : 122) * Math.PI / 180;
-        var step = count == 2 ? 0.5 : 2 * spread / (count - 1);
-        var middleLongest = form.State("lobe-balance", "even") == "middle-longest";
-        var centre = new Point(0, heart ? 0.10 : 0.06);
+        var spread = (count switch { 3 => 58, 5 => heart ? 112 : 98, 7 => heart ? 128 : 110, _ => heart ? 136 : 118 }) * Math.PI / 180;
+        var step = 2 * spread / (count - 1);
+        var shrink = form.State("lobe-balance", "even") == "middle-longest" ? 0.36 : 0.2;
+        const double foot = 0.1;
+        const int steps = 9;
+        double Reach(double angle) => 0.94 * (1 - shrink * Math.Pow(angle / 2.4, 1.2));
+        Point At(double angle, double radius) => new(radius * Math.Sin(angle), foot + radius * Math.Cos(angle));
 
-        // From the base up to the middle lobe, on the right: lobe tips and the bays between them.
         var points = new List<Point> { new(0, 0) };
-        var half = count / 2;
-        for (var i = half; i >= 0; i--)
+        var lowest = Reach(spread);
+        for (var i = steps - 1; i > 0; i--)
         {
-            if (i == 0 && count % 2 == 0) break;
-            var angle = count % 2 == 1 ? i * step : (i - 0.5) * step;
-            if (i == 0 && count % 2 == 0) continue;
-            var reach = 0.94 * (1 - (middleLongest ? 0.34 : 0.2) * Math.Pow(angle / 2.4, 1.2));
-            var below = angle + step / 2;
-            var lobe = At(angle, reach);
-            if (i == half)
-            {
-                var foot = At(Math.Min(below, 2.75), reach * (1 - depth) * 0.75);
-                points.AddRange(Shoulder(new Point(0, 0), foot, lobe, tip, rising: true));
-            }
-            else points.AddRange(Shoulder(points[^1], points[^1], lobe, tip, rising: true));
-            if (i == 0) break;
-            var nextReach = 0.94 * (1 - (middleLongest ? 0.34 : 0.2) * Math.Pow((angle - step) / 2.4, 1.2));
-            var bay = At(angle - step / 2, Math.Min(reach, nextReach) * (1 - depth));
-            points.AddRange(Shoulder(lobe, lobe, bay, tip, rising: false));
+            var t = (double)i / steps;
+            points.Add(heart || count == 3
+                ? At(spread + (Math.PI - spread) * t, foot + (lowest - foot) * Math.Pow(1 - t, heart ? 1.25 : 1.9))
+                : At(spread, lowest).Toward(new Point(0, 0), t));
         }
-        if (count % 2 == 0) points.Add(new Point(0, 0.94 * (1 - depth) + centre.Y));
-        var widest = points.Max(p => p.X);
-        var stretch = width > 0 ? Math.Clamp(width / widest, 0.55, 1.35) : 1;
+        for (var lobe = count / 2; lobe >= 0; lobe--)
+        {
+            var (angle, reach) = (lobe * step, Reach(lobe * step));
+            points.Add(At(angle, reach));
+            if (lobe == 0) break;
+            var bay = Math.Min(reach, Reach(angle - step)) * (1 - depth);
+            for (var i = 1; i < steps; i++) points.Add(At(angle - step / 2 * i / steps, bay + (reach - bay) * Side((double)i / steps)));
+            points.Add(At(angle - step / 2, bay));
+            var next = Reach(angle - step);
+            for (var i = steps - 1; i > 0; i--) points.Add(At(angle - step + step / 2 * i / steps, bay + (next - bay) * Side((double)i / steps)));
+        }
+        var stretch = Math.Clamp(width / points.Max(p => p.X), 0.55, 1.35);
         points = [.. points.Select(p => p with { X = p.X * stretch })];
         points[^1] = points[^1] with { X = 0 };
         return tip == "bristle" ? Bristled(points, 0.04) : points;
 
-        Point At(double angle, double radius) => new(centre.X + radius * Math.Sin(angle), centre.Y + radius * Math.Cos(angle));
-    }
-
-    // A side of a lobe: bulging where the lobe is round, nearly straight where it is pointed.
-    private static IEnumerable<Point> Shoulder(Point from, Point through, Point to, string tip, bool rising)
-    {
-        var bulge = tip == "rounded" ? 0.42 : 0.13;
-        var start = through == from ? from : through;
-        var (dx, dy) = (to.X - start.X, to.Y - start.Y);
-        // Out of the bay the side bulges away from the midrib's side, into the bay toward it.
-        var side = rising ? 1 : -1;
-        var outward = rising ? new Point(to.X, to.Y) : new Point(from.X, from.Y);
-        var normal = new Point(-dy, dx);
-        var sign = normal.X * outward.X + normal.Y * (outward.Y - 0.1) > 0 ? 1 : -1;
-        var control = new Point(start.X + dx / 2 + sign * normal.X * bulge * 0.6, start.Y + dy / 2 + sign * normal.Y * bulge * 0.6);
-        if (tip == "rounded") control = start.Toward(to, rising ? 0.55 : 0.45) is var mid ? new Point(mid.X + sign * normal.X * bulge * 0.5 * side * side, mid.Y + sign * normal.Y * bulge * 0.5) : control;
-        if (through != from) yield return through;
-        foreach (var p in Curves.Bend(start, control, to, 7).Skip(1)) yield return p;
+        // How far out a lobe's side still is, from its tip (0) to the bay (1): round lobes stay out, pointed ones fall off at once.
+        double Side(double t) => tip == "rounded" ? 1 - Math.Pow(t, 2.6) : Math.Pow(1 - t, 0.8);
     }
 
     private static IReadOnlyList<Point> Bristled(IReadOnlyList<Point> points, double length)

@@ -21,10 +21,11 @@ public static class LeafDrawing
     /// <summary>A blade alone, its stalk joining at (0, 0).</summary>
     public static Drawing Blade(LeafForm form, bool veins = true)
     {
+        var lopsided = form.State("base", "") == "unequal";
         var right = MarginTeeth.Cut(BladeOutline.RightHalf(form), form);
-        IEnumerable<Point> left = right.Reverse().Select(p => p.Mirrored);
-        // A lopsided base starts higher up the stalk on one side.
-        if (form.State("base", "") == "unequal") left = left.Select(p => p with { Y = p.Y + 0.1 * Math.Clamp(1 - p.Y / 0.3, 0, 1), X = p.X * 0.93 });
+        // A lopsided base is round on one side and cut away on the other.
+        var other = lopsided ? MarginTeeth.Cut(BladeOutline.RightHalf(form.But("base", "wedge")), form) : right;
+        var left = other.Reverse().Select(p => lopsided ? new Point(-0.86 * p.X, p.Y + 0.07 * (1 - p.Y)) : p.Mirrored);
         var outline = new Stroke(StrokeKind.Blade, [.. right, .. left], Closed: true);
         return new Drawing(veins ? [outline, .. Veins.Of(form, BladeOutline.RightHalf(form))] : [outline]);
     }
@@ -44,10 +45,11 @@ public static class LeafDrawing
         var join = new Point(0, 0.55);
         var end = join with { Y = join.Y + endStalk };
         var larger = form.State("end-leaflet-size", "like-others") == "larger" ? 1.15 : 1;
+        var leaflet = Blade(form);
         return Drawing.Of(
             new Drawing([Stroke.Line(StrokeKind.Stalk, new Point(0, 0), end)]),
-            Leaflet(form, new Placement(join, 62, 0.82)), Leaflet(form, new Placement(join, -62, 0.82, Flip: true)),
-            Leaflet(form, new Placement(end, 0, 0.92 * larger)));
+            leaflet.Placed(new Placement(join, 62, 0.82)), leaflet.Placed(new Placement(join, -62, 0.82, Flip: true)),
+            leaflet.Placed(new Placement(end, 0, 0.92 * larger)));
     }
 
     private static Drawing Palmate(LeafForm form)
@@ -55,19 +57,21 @@ public static class LeafDrawing
         var count = Math.Clamp((int)Math.Round(form.Number("leaflet-count", 5)), 3, 9);
         var join = new Point(0, 0.6);
         var spread = count <= 3 ? 55 : 105;
+        var leaflet = Blade(form);
         return Drawing.Of([
             new Drawing([Stroke.Line(StrokeKind.Stalk, new Point(0, 0), join)]),
             .. Enumerable.Range(0, count).Select(i => -spread + 2.0 * spread * i / (count - 1)).OrderByDescending(Math.Abs)
-                .Select(angle => Leaflet(form, new Placement(join, angle, 0.95 - 0.32 * Math.Abs(angle) / 105)))]);
+                .Select(angle => leaflet.Placed(new Placement(join, angle, 0.95 - 0.32 * Math.Abs(angle) / 105)))]);
     }
 
     private static Drawing Pinnate(LeafForm form, bool endLeaflet)
     {
         var usual = endLeaflet ? 7 : 8;
-        var pairs = Math.Clamp((int)Math.Round(form.Number("leaflet-count", usual) - (endLeaflet ? 1 : 0)) / 2, 1, 9);
-        // Leaflets as long as in life beside the axis: many small ones or a few large ones.
+        var pairs = Math.Clamp((int)Math.Round(form.Number("leaflet-count", usual) - (endLeaflet ? 1 : 0)) / 2, 1, 7);
         var gap = 0.42;
-        var scale = Math.Clamp(0.62, 0.3, 0.9);
+        const double scale = 0.62;
+        // Many leaflets are drawn small: veins would only blacken them.
+        var leaflet = Blade(form, veins: pairs <= 4);
         var foot = 0.4;
         var top = foot + gap * (pairs - 1);
         var endStalk = form.State("terminal-leaflet", "short-stalked") switch { "long-stalked" => 0.26, "sessile" => 0.03, _ => 0.14 };
@@ -82,13 +86,13 @@ public static class LeafDrawing
                 var (sin, cos) = Math.SinCos(side * 64 * Math.PI / 180);
                 var start = new Point(at.X + sideStalk * sin, at.Y + sideStalk * cos);
                 if (sideStalk > 0) parts.Add(new Drawing([Stroke.Line(StrokeKind.Stalk, at, start)]));
-                parts.Add(Leaflet(form, new Placement(start, side * 64, scale, Flip: side < 0)));
+                parts.Add(leaflet.Placed(new Placement(start, side * 64, scale, Flip: side < 0)));
             }
         }
         if (endLeaflet)
         {
             var larger = form.State("end-leaflet-size", "like-others") == "larger" ? 1.25 : 1;
-            parts.Add(Leaflet(form, new Placement(new Point(0, axisEnd), 0, scale * larger)));
+            parts.Add(leaflet.Placed(new Placement(new Point(0, axisEnd), 0, scale * larger)));
         }
         return Drawing.Of(parts);
     }
@@ -103,6 +107,4 @@ public static class LeafDrawing
         parts.Add(branch.Placed(new Placement(new Point(0, 1.9), 0, 0.42)));
         return Drawing.Of(parts);
     }
-
-    private static Drawing Leaflet(LeafForm form, Placement placement) => Blade(form, veins: true).Placed(placement);
 }

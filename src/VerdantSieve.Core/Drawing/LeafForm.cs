@@ -36,6 +36,16 @@ public sealed class LeafForm
         return form;
     }
 
+    /// <summary>The same form with one state changed.</summary>
+    public LeafForm But(string character, string state)
+    {
+        var form = new LeafForm();
+        foreach (var (key, value) in states) form.states[key] = value;
+        foreach (var (key, value) in numbers) form.numbers[key] = value;
+        form.states[character] = state;
+        return form;
+    }
+
     /// <summary>The usual form of a taxon.</summary>
     public static LeafForm Of(Taxon taxon)
     {

@@ -79,8 +79,11 @@ public static class StateDrawings
     private static Drawing Acorn(double covered)
     {
         var nut = new Stroke(StrokeKind.Blade, [.. Curves.Circle(new Point(0, 0.5), 0.36, 1.4, 28)], true);
-        var line = 1.0 - covered;
-        var cup = new Stroke(StrokeKind.Body, [.. Curves.Circle(new Point(0, 0.52), 0.42, 1.32, 40).Select(p => p with { Y = Math.Max(p.Y, line) })], true);
+        // The cup is the upper part of a somewhat larger oval, cut off level.
+        var (radius, flatten) = (0.42, 1.32);
+        var end = Math.Acos(Math.Clamp((1.02 - covered - 0.52) / (radius * flatten), -1, 1));
+        var cup = new Stroke(StrokeKind.Body, [.. Enumerable.Range(0, 31).Select(i => end * (i - 15) / 15)
+            .Select(a => new Point(radius * Math.Sin(a), 0.52 + radius * flatten * Math.Cos(a)))], true);
         return new Drawing([nut, cup, Stroke.Line(StrokeKind.Stalk, new Point(0, 1.07), new Point(0, 1.25))]);
     }
 

@@ -17,7 +17,7 @@ internal static class Veins
         {
             "midrib-only" => [midrib],
             "palmate" => [midrib, .. lobed ? ToLobes(rightHalf) : FromBase(rightHalf, [40, 75])],
-            "three-from-base" => [midrib, .. Both(Curved(rightHalf, 0.0, 0.62, 0.72)), .. Sides(rightHalf, pairs - 2, 0.35, 0.85, 0.16)],
+            "three-from-base" => [midrib, .. Both(Curved(rightHalf, 0.0, 0.62, 0.72)), .. Sides(rightHalf, 4, 0.42, 0.8, 0.16)],
             "arcuate" => [midrib, .. Enumerable.Range(0, Math.Min(pairs, 6)).SelectMany(i => Both(Curved(rightHalf, 0.05 + 0.5 * i / Math.Min(pairs, 6), 0.8 + 0.03 * i, 0.66)))],
             "pinnate-straight" => [midrib, .. Sides(rightHalf, pairs, 0.07, 0.97, 0.17)],
             _ => [midrib, .. Loops(rightHalf, pairs)]
@@ -41,7 +41,7 @@ internal static class Veins
         {
             var y = 0.07 + 0.76 * i / Math.Max(1, pairs - 1);
             var end = Edge(half, y + 0.14);
-            if (end.X < 0.03) continue;
+            if (end.X < 0.03 || y + 0.2 > 0.94) continue;
             foreach (var stroke in Both(Curves.Bend(new Point(0, y), new Point(end.X * 0.72, y + 0.07), new Point(Edge(half, y + 0.2).X * 0.78, Math.Min(0.96, y + 0.2))))) yield return stroke;
         }
     }

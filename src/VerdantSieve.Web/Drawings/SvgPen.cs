@@ -17,7 +17,7 @@ public static class SvgPen
     public static string File(Drawing drawing)
     {
         var (box, content) = Body(drawing);
-        return $"""<svg xmlns="http://www.w3.org/2000/svg" viewBox="{box}"><symbol id="d" viewBox="{box}">{content}</symbol><use href="#d"/></svg>""";
+        return $"""<svg xmlns="http://www.w3.org/2000/svg"><symbol id="d" viewBox="{box}">{content}</symbol><use href="#d"/></svg>""";
     }
 
     /// <summary>An SVG element to stand in a page.</summary>
