@@ -33,7 +33,7 @@ public static class LeafDrawing
     private static Drawing Simple(LeafForm form)
     {
         var stalk = Math.Clamp(form.Number("petiole-length", 0) / Math.Max(0.5, form.Number("blade-length", 0)), 0, 0.8);
-        if (stalk == 0) stalk = 0.22;
+        if (stalk == 0) stalk = form.State("lobing", "") == "palmate" ? 0.5 : 0.22;
         stalk = Math.Max(stalk, 0.05);
         return Drawing.Of(new Drawing([Stroke.Line(StrokeKind.Stalk, new Point(0, 0), new Point(0, stalk))]),
             Blade(form).Placed(new Placement(new Point(0, stalk), 0, 1)));

@@ -21,6 +21,7 @@ public static class StateDrawings
             "samara-angle" => Samara(state switch { "narrow" => 24, "right-angle" => 52, _ => 84 }),
             "acorn-cup" => Acorn(state switch { "under-quarter" => 0.2, "quarter-to-half" => 0.4, "half-to-most" => 0.65, _ => 0.9 }),
             "cone-shape" => Cone(state),
+            "needle-tip" => NeedleTip(state),
             _ => null
         };
     }
@@ -28,7 +29,7 @@ public static class StateDrawings
     /// <summary>Whether a character's states are drawn.</summary>
     public static bool Draws(string character) =>
         BladeCharacters.Contains(character) || LeafCharacters.Contains(character)
-        || character is "arrangement" or "needle-grouping" or "foliage" or "samara-angle" or "acorn-cup" or "cone-shape";
+        || character is "arrangement" or "needle-grouping" or "foliage" or "samara-angle" or "acorn-cup" or "cone-shape" or "needle-tip";
 
     // The other features are chosen so that the one asked for stands out.
     private static LeafForm Blade(string character, string state) => character switch
@@ -74,6 +75,19 @@ public static class StateDrawings
         Drawing half = new([wing, nut]);
         return Drawing.Of(new Drawing([Stroke.Line(StrokeKind.Stalk, new Point(0, 0.55), new Point(0, 0))]),
             half.Placed(new Placement(new Point(0.06, 0), 180 - angle, 1, true)), half.Placed(new Placement(new Point(-0.06, 0), 180 + angle, 1)));
+    }
+
+    private static Drawing NeedleTip(string state)
+    {
+        Point[] right = state switch
+        {
+            "notched" => [new(0.16, 0), new(0.16, 0.86), new(0.12, 0.97), new(0.06, 0.99), new(0, 0.9)],
+            "blunt" => [new(0.16, 0), new(0.16, 0.84), new(0.12, 0.95), new(0.05, 0.995), new(0, 1)],
+            "pointed" => [new(0.16, 0), new(0.15, 0.62), new(0.09, 0.85), new(0, 1)],
+            _ => [new(0.13, 0), new(0.12, 0.5), new(0.04, 0.84), new(0.008, 0.95), new(0, 1.06)]
+        };
+        return new Drawing([new Stroke(StrokeKind.Blade, [.. right, .. right.Reverse().Skip(1).Select(p => p.Mirrored)], true),
+            Stroke.Line(StrokeKind.Vein, new Point(0, 0), new Point(0, 0.8))]);
     }
 
     private static Drawing Acorn(double covered)

@@ -27,9 +27,9 @@ public static class Say
     /// <summary>A chance as people read it: never 0 % or 100 %.</summary>
     public static string Chance(double probability) => probability switch
     {
-        < 0.005 => "under 1 %",
-        > 0.995 => "over 99 %",
-        _ => $"{Math.Round(probability * 100):0} %"
+        < 0.005 => "under 1\u00a0%",
+        > 0.995 => "over 99\u00a0%",
+        _ => $"{Math.Round(probability * 100):0}\u00a0%"
     };
 
     /// <summary>A date such as 14 June 2026.</summary>

@@ -74,6 +74,9 @@ public sealed class LookView
     /// <summary>The shoot as it is known so far.</summary>
     public Drawing Shoot => ShootDrawing.Of(LeafForm.Of(Question.Readings));
 
+    /// <summary>A notorious double of the leading kind: worth a check even where the answer looks settled.</summary>
+    public LookAlike? Double => Meshes.Count > 2 && Answer.Candidates[0] is { Probability: > 0.7 } best ? best.Taxon.Doubles.FirstOrDefault() : null;
+
     public IReadOnlyList<ReadingBearing> Reasons => ReasonsFor is null ? [] : Shelf.Sieve.Bearings(ReasonsFor, Question);
 
     /// <summary>The labels of the readings that hold a candidate.</summary>
