@@ -27,6 +27,9 @@ internal abstract class Column(Character character, Score?[] scores)
     /// <summary>The chance that each row can show the character at all; without the condition's season.</summary>
     public double[] Applies { get; set; } = [];
 
+    /// <summary>Whether the taxon's own scores leave room for the character.</summary>
+    public bool[] CanApply { get; set; } = [];
+
     /// <summary>The chance of an observation for each row, given that the character applies.</summary>
     public abstract Likelihood Likelihood(Observation observation, Certainty certainty, Calendar calendar);
 

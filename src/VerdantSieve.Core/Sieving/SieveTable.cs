@@ -18,7 +18,11 @@ internal sealed class SieveTable
         var separate = flora.Taxa.Select(taxon => taxon.Scores.GetValueOrDefault(Vocabulary.Sexes) is StateScore sexes
             && sexes.States.Any(s => s is { State: Vocabulary.SeparateTrees, Frequency: Frequency.Usual })).ToArray();
         columns = flora.Characters.ToDictionary(character => character.Id, character => Make(character));
-        foreach (var column in columns.Values) column.Applies = Chain(column.Character, new HashSet<string>());
+        foreach (var column in columns.Values)
+        {
+            column.Applies = Chain(column.Character, new HashSet<string>());
+            column.CanApply = [.. flora.Taxa.Select(taxon => CanApply(taxon, column.Character))];
+        }
 
         Column Make(Character character)
         {
@@ -88,7 +92,15 @@ internal sealed class SieveTable
     }
 
     /// <summary>Whether the taxon can show the character at all: inapplicable is not the same as missing.</summary>
-    public static bool Applicable(int taxon, Column column) => column.Applies[taxon] > 1e-9;
+    public static bool Applicable(int taxon, Column column) => column.CanApply[taxon];
+
+    // Only the taxon's own scores can rule a character out; what is guessed from its kin cannot.
+    private bool CanApply(Taxon taxon, Character character)
+    {
+        for (var at = character; at.OnlyIf is { IsPresence: false } condition; at = Flora.Character(condition.CharacterId))
+            if (taxon.Scores.GetValueOrDefault(condition.CharacterId) is StateScore score && score.States.All(s => condition.States.Contains(s.State) == condition.Negated)) return false;
+        return true;
+    }
 
     // Multiplies the chances of the conditions, up to one that has been read itself.
     private double[] Chain(Character character, IReadOnlySet<string> readCharacters, Calendar? calendar = null)

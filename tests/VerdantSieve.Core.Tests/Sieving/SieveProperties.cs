@@ -1,0 +1,97 @@
+using FsCheck;
+using FsCheck.Xunit;
+using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Observing;
+using VerdantSieve.Core.Sieving;
+
+namespace VerdantSieve.Core.Tests.Sieving;
+
+/// <summary>What must hold of the sieve for any flora and any readings.</summary>
+public class SieveProperties
+{
+    [Property(MaxTest = 200)]
+    public bool Probabilities_sum_to_one(int seed)
+    {
+        var random = new RandomFlora(seed);
+        var answer = new Sieve(random.Flora).Ask(new SieveQuestion { Readings = random.Readings() });
+        return Math.Abs(answer.Candidates.Sum(c => c.Probability) + answer.NoneOfThese - 1) < 1e-9;
+    }
+
+    [Property(MaxTest = 200)]
+    public bool The_order_of_readings_does_not_matter(int seed)
+    {
+        var random = new RandomFlora(seed);
+        var (sieve, readings) = (new Sieve(random.Flora), random.Readings());
+        var one = sieve.Ask(new SieveQuestion { Readings = readings });
+        var other = sieve.Ask(new SieveQuestion { Readings = random.Shuffled(readings) });
+        return one.Candidates.Select(Told).SequenceEqual(other.Candidates.Select(Told))
+            && one.Determination.Sentence.ToString() == other.Determination.Sentence.ToString();
+
+        static (string, double, int) Told(Candidate c) => (c.Taxon.Name.Text, c.Probability, c.Held.Count);
+    }
+
+    [Property(MaxTest = 200)]
+    public bool Cannot_tell_changes_no_probability(int seed)
+    {
+        var random = new RandomFlora(seed);
+        var (sieve, readings) = (new Sieve(random.Flora), random.Readings());
+        var unread = random.Flora.Characters.Where(c => readings.All(r => r.Character != c.Id)).Select(c => new Reading(c.Id, new CannotTell(), Certainty.Fair));
+        var without = sieve.Ask(new SieveQuestion { Readings = readings });
+        var with = sieve.Ask(new SieveQuestion { Readings = [.. readings, .. unread] });
+        return without.Candidates.Zip(with.Candidates).All(pair => pair.First.Taxon == pair.Second.Taxon && pair.First.Probability == pair.Second.Probability
+            && pair.First.Held.SequenceEqual(pair.Second.Held));
+    }
+
+    [Property(MaxTest = 200)]
+    public bool More_slips_never_shrink_the_pan(int seed)
+    {
+        var random = new RandomFlora(seed);
+        var (sieve, readings) = (new Sieve(random.Flora), random.Readings());
+        var pans = Enumerable.Range(0, 4).Select(slips => sieve.Ask(new SieveQuestion { Readings = readings, School = School.Strict, Slips = slips }).Pan.Select(c => c.Taxon).ToHashSet()).ToArray();
+        return pans.Zip(pans.Skip(1)).All(pair => pair.First.IsSubsetOf(pair.Second));
+    }
+
+    [Property(MaxTest = 200)]
+    public bool Certainty_scales_the_evidence(int seed)
+    {
+        var random = new RandomFlora(seed);
+        if (random.Readings().FirstOrDefault(r => r.Observation is StatesSeen { Mode: StateMode.Is }) is not { } reading) return true;
+        var sieve = new Sieve(random.Flora);
+        // The surer a single reading, the farther the chances move apart.
+        var spreads = Enum.GetValues<Certainty>().Order().Select(certainty =>
+        {
+            var chances = sieve.Ask(new SieveQuestion { Readings = [reading with { Certainty = certainty }] }).Candidates.Select(c => c.Probability).ToArray();
+            return chances.Max() / chances.Min();
+        }).ToArray();
+        return spreads[0] <= spreads[1] + 1e-9 && spreads[1] <= spreads[2] + 1e-9;
+    }
+
+    [Property(MaxTest = 300)]
+    public bool Strict_agrees_with_a_naive_restatement(int seed)
+    {
+        var random = new RandomFlora(seed);
+        var readings = random.Readings();
+        var answer = new Sieve(random.Flora).Ask(new SieveQuestion { Readings = readings, School = School.Strict, Slips = 1 });
+        return answer.Candidates.All(candidate =>
+        {
+            var held = readings.Where(reading => NaivelyHolds(candidate.Taxon, reading, random.Flora)).Select(reading => reading.Character).ToHashSet();
+            return held.SetEquals(candidate.Held) && candidate.Passes == held.Count <= 1;
+        });
+    }
+
+    // The strict rule said once more, straight from the scores.
+    private static bool NaivelyHolds(Taxon taxon, Reading reading, Flora flora)
+    {
+        var condition = flora.Character(reading.Character).OnlyIf;
+        if (condition is not null && taxon.Scores.GetValueOrDefault(condition.CharacterId) is StateScore on && on.States.All(s => !condition.States.Contains(s.State))) return true;
+        return (taxon.Scores.GetValueOrDefault(reading.Character), reading.Observation) switch
+        {
+            (StateScore score, StatesSeen { Mode: StateMode.AllSeen } seen) => seen.States.Except(score.States.Select(s => s.State)).Any(),
+            (StateScore score, StatesSeen seen) => !seen.States.Intersect(score.States.Select(s => s.State)).Any(),
+            (RangeScore score, Counted count) => count.High < score.Minimum || count.Low > score.Maximum,
+            (RangeScore score, Measured measured) => measured.High < score.Minimum || measured.Low > score.Maximum,
+            (PresenceScore score, Sought sought) => sought.Seen ? score.Frequency <= 0 : score.Frequency >= 1,
+            _ => false
+        };
+    }
+}
