@@ -12,6 +12,9 @@ public readonly record struct Point(double X, double Y)
     /// <summary>The point mirrored at the midrib.</summary>
     public Point Mirrored => new(-X, Y);
 
+    /// <inheritdoc/>
+    public override string ToString() => string.Create(System.Globalization.CultureInfo.InvariantCulture, $"({X:0.####}, {Y:0.####})");
+
     /// <summary>The point scaled about the origin, turned clockwise by degrees, then moved.</summary>
     public Point Placed(Placement placement)
     {

@@ -25,8 +25,8 @@ internal sealed class CharacterReader(SourceFile source, List<Fault> faults)
             }
         }
         var byId = read.ToDictionary(r => r.Character.Id, r => r.Character);
-        foreach (var (character, map) in read) CheckCondition(character, map, byId);
-        return [.. read.Select(r => r.Character)];
+        // A character whose condition is at fault is read on without it, so that what follows can be checked too.
+        return [.. read.Select(r => ConditionHolds(r.Character, r.Map, byId) ? r.Character : r.Character with { OnlyIf = null })];
     }
 
     private Character? One(string id, string part, YamlMap map)
@@ -94,14 +94,16 @@ internal sealed class CharacterReader(SourceFile source, List<Fault> faults)
         };
     }
 
-    private static void CheckCondition(Character character, YamlMap map, Dictionary<string, Character> byId)
+    private static bool ConditionHolds(Character character, YamlMap map, Dictionary<string, Character> byId)
     {
-        if (character.OnlyIf is not { } condition) return;
+        if (character.OnlyIf is not { } condition) return true;
         if (!byId.TryGetValue(condition.CharacterId, out var on)) map.Fault("if", $"“if” names the unknown character “{condition.CharacterId}”");
         else if (condition.IsPresence && on is StateCharacter) map.Fault("if", $"“if: {condition}” must say which states of {on.Id}");
         else if (condition.States.FirstOrDefault(state => on is not StateCharacter states || states.IndexOf(state) < 0) is { } wrong)
             map.Fault("if", $"“if” names the state “{wrong}”, which {on.Id} does not have");
         else if (DependsOnItself(character, byId)) map.Fault("if", $"“{character.Id}” depends on itself through “{on.Id}”");
+        else return true;
+        return false;
     }
 
     private static bool DependsOnItself(Character character, Dictionary<string, Character> byId)

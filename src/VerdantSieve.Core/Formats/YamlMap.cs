@@ -41,6 +41,11 @@ internal sealed class YamlMap
         {
             faults.Add(new Fault(source.Path, (int)exception.Start.Line, exception.InnerException?.Message ?? exception.Message));
         }
+        // The scanner gives up so where a bracket or quotation mark stays open to the end.
+        catch (InvalidOperationException)
+        {
+            faults.Add(new Fault(source.Path, 1, "the file can’t be read as YAML: a bracket or quotation mark is never closed"));
+        }
         return null;
     }
 

@@ -1,0 +1,117 @@
+using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Drawing;
+using Xunit;
+
+namespace VerdantSieve.Core.Tests.Drawing;
+
+/// <summary>Drawn outlines against the definitions of B. Ellis et al. 2009, Manual of Leaf Architecture (recalled from memory):
+/// elliptic widest in the middle fifth, ovate in the lower two fifths, obovate in the upper two fifths, oblong with parallel
+/// sides over the middle third, linear ten times as long as wide or more.</summary>
+public class DrawnShapeTests
+{
+    [Theory]
+    [InlineData("elliptic", BladeShape.Elliptic)]
+    [InlineData("round", BladeShape.Elliptic)]
+    [InlineData("ovate", BladeShape.Ovate)]
+    [InlineData("lanceolate", BladeShape.Ovate)]
+    [InlineData("heart", BladeShape.Ovate)]
+    [InlineData("triangular", BladeShape.Ovate)]
+    [InlineData("obovate", BladeShape.Obovate)]
+    [InlineData("oblanceolate", BladeShape.Obovate)]
+    [InlineData("spatulate", BladeShape.Obovate)]
+    [InlineData("oblong", BladeShape.Oblong)]
+    [InlineData("linear", BladeShape.Linear)]
+    public void A_drawn_shape_is_of_its_class(string shape, BladeShape expected) =>
+        Assert.Equal(expected, BladeShapes.Classify(BladeOutline.RightHalf(LeafForm.With(("shape", shape)))));
+
+    [Theory]
+    [InlineData("acute")]
+    [InlineData("acuminate")]
+    [InlineData("rounded")]
+    public void The_tip_does_not_change_the_class(string apex) =>
+        Assert.Equal(BladeShape.Ovate, BladeShapes.Classify(BladeOutline.RightHalf(LeafForm.With(("shape", "ovate"), ("apex", apex)))));
+
+    // The same manual: a cordate base has its lobes below the point where the stalk joins; an acuminate tip narrows concavely.
+    [Fact]
+    public void A_heart_shaped_base_hangs_below_the_stalk()
+    {
+        Assert.True(BladeOutline.RightHalf(LeafForm.With(("shape", "ovate"), ("base", "heart"))).Min(p => p.Y) < -0.03);
+        Assert.True(BladeOutline.RightHalf(LeafForm.With(("shape", "ovate"), ("base", "rounded"))).Min(p => p.Y) >= -1e-9);
+    }
+
+    [Fact]
+    public void A_drawn_out_tip_is_narrower_than_a_pointed_one()
+    {
+        Assert.True(WidthAt(0.92, "acuminate") < 0.7 * WidthAt(0.92, "acute"));
+        Assert.True(WidthAt(0.92, "acute") < WidthAt(0.92, "rounded"));
+
+        static double WidthAt(double y, string apex) =>
+            BladeOutline.RightHalf(LeafForm.With(("shape", "elliptic"), ("apex", apex))).MinBy(p => Math.Abs(p.Y - y)).X;
+    }
+
+    [Theory]
+    [InlineData("serrate", "fine", "coarse")]
+    [InlineData("crenate", "fine", "coarse")]
+    [InlineData("dentate", "fine", "coarse")]
+    public void Finer_teeth_are_more_teeth(string margin, string finer, string coarser) =>
+        Assert.True(Turns(margin, finer) > 1.5 * Turns(margin, coarser));
+
+    [Fact]
+    public void An_entire_margin_has_no_teeth() => Assert.True(Turns("entire", "medium") < 4);
+
+    [Theory]
+    [InlineData(3)]
+    [InlineData(5)]
+    [InlineData(7)]
+    [InlineData(9)]
+    public void A_palmate_leaf_has_as_many_points_as_lobes(int lobes)
+    {
+        var readings = new[] { new Core.Observing.Reading("lobe-count", new Core.Observing.Counted(lobes, lobes), Core.Observing.Certainty.Sure),
+            new Core.Observing.Reading("lobing", new Core.Observing.StatesSeen(["palmate"], Core.Observing.StateMode.Is), Core.Observing.Certainty.Sure) };
+        var half = BladeOutline.RightHalf(LeafForm.Of(readings));
+        var far = half.Select(p => Math.Sqrt(p.X * p.X + (p.Y - 0.1) * (p.Y - 0.1))).ToArray();
+        var tips = Enumerable.Range(1, far.Length - 2).Count(i => far[i] > far[i - 1] && far[i] > far[i + 1]) + 1;
+        Assert.Equal((lobes + 1) / 2, tips);
+    }
+
+    [Fact]
+    public void Every_state_said_to_be_drawn_is_drawn_with_finite_points()
+    {
+        var drawn = 0;
+        foreach (var character in ShippedFlora.Flora.Characters.OfType<StateCharacter>().Where(c => StateDrawings.Draws(c.Id)))
+            foreach (var state in character.States)
+            {
+                var points = StateDrawings.Of(character.Id, state.Id)!.Flat().SelectMany(stroke => stroke.Points).ToArray();
+                Assert.All(points, p => Assert.True(double.IsFinite(p.X) && double.IsFinite(p.Y), $"{character.Id}={state.Id}"));
+                drawn++;
+            }
+        Assert.True(drawn >= 60);
+    }
+
+    [Fact]
+    public void Every_taxon_has_a_likeness_and_no_two_neighbouring_oaks_share_one()
+    {
+        foreach (var taxon in ShippedFlora.Flora.Taxa)
+            Assert.All(ShootDrawing.Likeness(LeafForm.Of(taxon)).Flat().SelectMany(s => s.Points), p => Assert.True(double.IsFinite(p.X + p.Y), taxon.Name.Text));
+        Assert.NotEqual(Outline("Quercus garryana"), Outline("Quercus kelloggii"));
+
+        static string Outline(string name) => string.Join(' ', LeafDrawing.Of(LeafForm.Of(ShippedFlora.Flora.FindTaxon(name)!)).Flat().First(s => s.Closed).Points);
+    }
+
+    [Fact]
+    public void A_shoot_of_which_nothing_is_known_is_dotted() =>
+        Assert.All(ShootDrawing.Of(LeafForm.Unknown).Flat(), stroke => Assert.Equal(StrokeKind.Unknown, stroke.Kind));
+
+    // How often an outline turns from outward to inward.
+    private static int Turns(string margin, string size)
+    {
+        var form = LeafForm.With(("shape", "elliptic"), ("margin", margin), ("tooth-size", size));
+        var smooth = Curves(BladeOutline.RightHalf(form), 400);
+        var cut = MarginTeeth.Cut(BladeOutline.RightHalf(form), form);
+        var off = cut.Select(p => smooth.Min(q => p.To(q))).ToArray();
+        return Enumerable.Range(1, off.Length - 2).Count(i => off[i] > 0.004 && off[i] >= off[i - 1] && off[i] > off[i + 1]);
+    }
+
+    private static Point[] Curves(IReadOnlyList<Point> line, int per) =>
+        [.. line.Zip(line.Skip(1)).SelectMany(pair => Enumerable.Range(0, per / 10).Select(i => pair.First.Toward(pair.Second, i * 10.0 / per)))];
+}

@@ -1,0 +1,60 @@
+using FsCheck;
+using FsCheck.Xunit;
+using NodaTime;
+using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Seasons;
+using Xunit;
+
+namespace VerdantSieve.Core.Tests.Seasons;
+
+public class SeasonTests
+{
+    private static readonly Position Reference = new(45, -122, 100);
+
+    // A. D. Hopkins, 1918: four days for each degree north, five degrees east and 400 feet (122 m) up.
+    [Theory]
+    [InlineData(46, -122, 100, 4)]
+    [InlineData(45, -117, 100, 4)]
+    [InlineData(45, -122, 222, 4)]
+    [InlineData(44, -122, 100, -4)]
+    [InlineData(47, -117, 344, 20)]
+    public void Spring_comes_later_north_east_and_up(double latitude, double longitude, double elevation, double days) =>
+        Assert.Equal(days, Phenology.HopkinsDelay(Reference, new Position(latitude, longitude, elevation)), 6);
+
+    [Theory]
+    [InlineData("25 Mar – 10 May", 5, 1, true)]
+    [InlineData("25 Mar – 10 May", 5, 11, false)]
+    [InlineData("25 Mar – 10 May", 3, 25, true)]
+    [InlineData("15 Dec – 30 Apr", 1, 10, true)]
+    [InlineData("15 Dec – 30 Apr", 6, 10, false)]
+    public void A_window_holds_its_days_also_over_new_year(string text, int month, int day, bool inside)
+    {
+        Assert.True(SeasonWindow.TryParse(text, out var window));
+        Assert.Equal(inside, window.Value.DaysInside(SeasonWindow.DayOf(new AnnualDate(month, day))) >= 0);
+    }
+
+    [Theory]
+    [InlineData("March to May")]
+    [InlineData("31 Feb – 10 May")]
+    [InlineData("10 May")]
+    public void What_is_no_window_is_refused(string text) => Assert.False(SeasonWindow.TryParse(text, out _));
+
+    [Property]
+    public bool The_chance_of_flowers_is_a_chance_and_highest_inside(PositiveInt start, PositiveInt length, PositiveInt day)
+    {
+        var from = LocalDate.FromDateOnly(new DateOnly(2025, 1, 1)).PlusDays(start.Get % 365);
+        var to = from.PlusDays(20 + length.Get % 120);
+        var window = new SeasonWindow(new AnnualDate(from.Month, Math.Min(from.Day, 28)), new AnnualDate(to.Month, Math.Min(to.Day, 28)));
+        var chance = Phenology.ChanceSeen(window, day.Get % 365, 0, fruit: false, separateSexes: false);
+        var middle = Phenology.ChanceSeen(window, (window.StartDay + window.Length / 2) % 365, 0, fruit: false, separateSexes: false);
+        return chance is > 0 and < 1 && chance <= middle + 1e-9;
+    }
+
+    [Fact]
+    public void Fruit_hangs_on_longer_than_flowers()
+    {
+        Assert.True(SeasonWindow.TryParse("1 Aug – 31 Aug", out var window));
+        var late = SeasonWindow.DayOf(new AnnualDate(9, 25));
+        Assert.True(Phenology.ChanceSeen(window.Value, late, 0, fruit: true, false) > Phenology.ChanceSeen(window.Value, late, 0, fruit: false, false));
+    }
+}
