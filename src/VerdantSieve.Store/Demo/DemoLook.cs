@@ -35,7 +35,7 @@ internal static class DemoSeason
              State("lobe-tip", "sure", "rounded"), State("end-bud", "fair", "clustered"), State("bark-pattern", "fair", "shallow-ridges"), State("underside-hair", "fair", "sparse")],
             Settle: false, "Leaves bunched at the end of the shoot."),
 
-        // Stopped at the genus: nothing that parts the oaks of one group was read.
+        // Stopped at the genus: nothing that parts the oaks was read.
         new("lantern6", At("Fernhollow school yard", "2026-08-19", "Pim Achterberg", Setting.Planted),
             [State("foliage", "sure", "broad"), State("arrangement", "sure", "alternate"), State("lobing", "sure", "pinnate"), State("lobe-tip", "sure", "bristle"),
              State("end-bud", "sure", "clustered")],

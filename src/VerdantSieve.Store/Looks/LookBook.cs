@@ -19,7 +19,7 @@ public sealed class LookBook(SieveContext database)
     /// <summary>How content is written to the database.</summary>
     public static readonly JsonSerializerOptions Json = new(JsonSerializerDefaults.Web)
     {
-        DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingDefault,
+        DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
         Converters = { new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower) }
     };
 
@@ -78,6 +78,7 @@ public sealed class LookBook(SieveContext database)
         database.LookSteps.Add(Step(id, row.Cursor, done, after, row.Changed));
         await database.SaveChangesAsync();
         await transaction.CommitAsync();
+        database.ChangeTracker.Clear();
         return new Look(id, after, done, null, row.Discarded is not null);
     }
 
@@ -91,6 +92,7 @@ public sealed class LookBook(SieveContext database)
         Describe(row, Read(content));
         await database.SaveChangesAsync();
         await transaction.CommitAsync();
+        database.ChangeTracker.Clear();
         return await Find(id);
     }
 
