@@ -154,7 +154,7 @@ public static class SieveEndpoints
 
     private static async Task<(T?, IResult?)> Read<T>(HttpRequest http, JsonSerializerOptions options) where T : class
     {
-        if (http.ContentLength > LargestBody) return (null, TooLarge());
+        if (http.ContentLength > LargestBody) return (null, TooLarge(http));
         if (!http.HasJsonContentType())
             return (null, Results.Problem(statusCode: 415, title: "Not JSON", detail: "Send the request as application/json."));
         try
@@ -167,11 +167,15 @@ public static class SieveEndpoints
             var field = wrong.Path is { Length: > 2 } path ? path[2..] : "body";
             return (null, Bad(new FieldProblem(field, null, $"The JSON can’t be read at line {wrong.LineNumber + 1}: a value is missing, misplaced or of the wrong kind.")));
         }
-        catch (BadHttpRequestException tooLarge) when (tooLarge.StatusCode == 413) { return (null, TooLarge()); }
+        catch (BadHttpRequestException tooLarge) when (tooLarge.StatusCode == 413) { return (null, TooLarge(http)); }
     }
 
-    private static IResult TooLarge() =>
-        Results.Problem(statusCode: 413, title: "The request is too large", detail: $"A request may hold {LargestBody / 1000} kB.");
+    // The rest of the body is not read, so the connection can't be used again.
+    private static IResult TooLarge(HttpRequest http)
+    {
+        http.HttpContext.Response.Headers.Connection = "close";
+        return Results.Problem(statusCode: 413, title: "The request is too large", detail: $"A request may hold {LargestBody / 1000} kB.");
+    }
 
     private static IResult Bad(FieldProblem problem) => Results.Problem(statusCode: 400, title: "The request can’t be used", detail: problem.Sentence,
         extensions: new Dictionary<string, object?> { ["field"] = problem.Field, ["value"] = problem.Value, ["allowed"] = problem.Allowed });

@@ -1,0 +1,48 @@
+using System.Text.Json;
+using Xunit;
+
+namespace VerdantSieve.Web.Tests;
+
+/// <summary>Every page against axe-core (WCAG 2.2 A and AA and axe's best practices), at desk and phone width, light and dark.</summary>
+public class AccessibilityTests(Application application)
+{
+    private static readonly string[] Pages =
+    [
+        "/", "/notebook", "/plants", "/plants?find=nosuchplant", "/plant/acer-macrophyllum", "/plant/toxicodendron-diversilobum", "/words", "/help", "/nowhere",
+        "/beside", "/beside?taxa=acer-platanoides&taxa=platanus-hispanica&taxa=acer-macrophyllum",
+        "/look/lantern2", "/look/lantern5", "/look/lantern8", "/look/lantern4?ask=arrangement", "/look/lantern4?ask=margin&several=true", "/look/lantern4?ask=blade-length",
+        "/look/lantern4?ask=base-sprouts", "/look/lantern4?find=bark", "/look/lantern5?taxon=quercus-garryana"
+    ];
+
+    [Theory]
+    [InlineData(1280, false)]
+    [InlineData(390, false)]
+    [InlineData(1280, true)]
+    public void No_page_has_a_violation(int width, bool dark)
+    {
+        using var browser = application.Open(width, 900, dark: dark);
+        var axe = File.ReadAllText(Path.Combine(Application.Root, "node_modules", "axe-core", "axe.min.js"));
+        var found = new List<string>();
+        foreach (var page in Pages)
+        {
+            browser.Go(page);
+            browser.Driver.ExecuteScript("document.querySelectorAll('details').forEach(d => d.open = true)");
+            browser.Driver.ExecuteScript(axe);
+            var json = (string)browser.Driver.ExecuteAsyncScript(
+                "const done = arguments[arguments.length - 1]; axe.run(document, {runOnly: ['wcag2a','wcag2aa','wcag21a','wcag21aa','wcag22aa','best-practice']}).then(r => done(JSON.stringify(r.violations.map(v => ({id: v.id, at: v.nodes.slice(0, 3).map(n => n.target.join(' ') + ' ' + (n.any[0]?.message ?? ''))})))))")!;
+            foreach (var violation in JsonDocument.Parse(json).RootElement.EnumerateArray())
+                found.Add($"{page}: {violation.GetProperty("id").GetString()}: {string.Join(" | ", violation.GetProperty("at").EnumerateArray().Select(at => at.GetString()))}");
+        }
+        Assert.True(found.Count == 0, string.Join('\n', found));
+    }
+
+    [Fact]
+    public void Names_are_set_in_italics_and_ranks_and_signs_are_not()
+    {
+        using var browser = application.Open();
+        browser.Go("/plant/platanus-hispanica");
+        Assert.Equal("italic", browser.Find("h1 i").GetCssValue("font-style"));
+        Assert.Equal("Platanus × hispanica", browser.Text("h1").Split(" Mill")[0]);
+        Assert.DoesNotContain(browser.Driver.FindElements(OpenQA.Selenium.By.CssSelector("h1 i")), i => i.Text.Contains('×'));
+    }
+}

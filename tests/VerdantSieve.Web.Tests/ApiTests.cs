@@ -1,0 +1,157 @@
+using System.Net;
+using System.Net.Http.Json;
+using System.Text;
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using Xunit;
+
+namespace VerdantSieve.Web.Tests;
+
+public class ApiTests(Application application)
+{
+    private const string Question = """
+        {"flora":"temperate-trees","place":{"region":"ORE","latitude":44.6,"longitude":-123.3,"elevation":80},"date":"2026-06-14","school":"weigh","slips":1,"setting":"wild",
+         "readings":[{"character":"arrangement","states":["opposite"],"mode":"is","certainty":"sure"},
+                     {"character":"blade-length","value":14.5,"unit":"cm","leaves":5,"certainty":"fair"},
+                     {"character":"lobe-count","value":5},{"character":"base-sprouts","seen":true},{"character":"flowering","today":false},{"character":"smell","unknown":true}]}
+        """;
+
+    [Fact]
+    public async Task A_question_is_answered_in_full()
+    {
+        var answer = await Post("/api/v1/sieve", Question);
+        var candidates = answer["candidates"]!.AsArray();
+        Assert.Equal("Acer macrophyllum", (string?)candidates[0]!["taxon"]);
+        Assert.All(["rank", "commonName", "probability", "held", "passes"], name => Assert.True(candidates[0]!.AsObject().ContainsKey(name), name));
+        Assert.All(candidates, c => Assert.True((double)c!["probability"]! > 1e-6));
+        Assert.All(["noneOfThese", "determination", "nextLooks", "doubts", "hazards", "ranking"], name => Assert.True(answer.AsObject().ContainsKey(name), name));
+        Assert.NotEmpty((string)answer["determination"]!["sentence"]!);
+        Assert.All(["character", "question", "bits", "effort", "contact", "heldBack"], name => Assert.True(answer["nextLooks"]![0]!.AsObject().ContainsKey(name), name));
+        Assert.Equal("Acer", (string?)answer["ranking"]!["genus"]![0]!["name"]);
+        Assert.Equal(1, candidates.Sum(c => (double)c!["probability"]!) + (double)answer["noneOfThese"]!, 3);
+    }
+
+    [Fact]
+    public async Task All_lists_all_and_an_empty_question_is_a_question()
+    {
+        var answer = await Post("/api/v1/sieve", """{"all":true}""");
+        var taxa = (await application.Http.GetFromJsonAsync<JsonArray>("/api/v1/floras/temperate-trees/taxa"))!;
+        Assert.Equal(taxa.Count, answer["candidates"]!.AsArray().Count);
+    }
+
+    [Theory]
+    [InlineData("""{"flora":"moon"}""", "flora", "moon", "temperate-trees")]
+    [InlineData("""{"readings":[{"character":"arangement","states":["opposite"]}]}""", "readings[0].character", "arangement", "id of a character")]
+    [InlineData("""{"readings":[{"character":"arrangement","states":["oposite"]}]}""", "readings[0].states", "oposite", "opposite")]
+    [InlineData("""{"readings":[{"character":"lobe-count","value":5},{"character":"blade-length","value":-4}]}""", "readings[1].value", "-4", "above 0")]
+    [InlineData("""{"readings":[{"character":"blade-length","value":9999}]}""", "readings[0].value", "9999", "500")]
+    [InlineData("""{"readings":[{"character":"blade-length","value":4,"unit":"stone"}]}""", "readings[0].unit", "stone", "cm")]
+    [InlineData("""{"readings":[{"character":"arrangement","states":["opposite"],"certainty":"very"}]}""", "readings[0].certainty", "very", "sure")]
+    [InlineData("""{"readings":[{"character":"arrangement","states":["opposite","whorled"]}]}""", "readings[0].mode", "is", "either")]
+    [InlineData("""{"readings":[{"character":"arrangement","states":["opposite"]},{"character":"arrangement","states":["alternate"]}]}""", "readings[1].character", "arrangement", "one reading a character")]
+    [InlineData("""{"readings":[null]}""", "readings[0]", "null", "object")]
+    [InlineData("""{"slips":4}""", "slips", "4", "0, 1, 2 or 3")]
+    [InlineData("""{"school":"lenient"}""", "school", "lenient", "strict or weigh")]
+    [InlineData("""{"certainty":1.5}""", "certainty", "1.5", "below 1")]
+    [InlineData("""{"date":"14 June"}""", "date", "14 June", "2026-06-14")]
+    [InlineData("""{"setting":"potted"}""", "setting", "potted", "planted")]
+    [InlineData("""{"place":{"region":"OREGON"}}""", "place.region", "OREGON", "ORE")]
+    [InlineData("""{"place":{"latitude":99,"longitude":0}}""", "place.latitude", "99", "90")]
+    public async Task A_bad_question_names_the_field_the_value_and_what_is_allowed(string body, string field, string value, string allowed)
+    {
+        var (status, problem) = await Refused("/api/v1/sieve", body);
+        Assert.Equal(HttpStatusCode.BadRequest, status);
+        Assert.Equal(field, (string?)problem["field"]);
+        Assert.Contains(value, (string?)problem["value"] ?? "");
+        Assert.Contains(allowed, (string)problem["allowed"]!);
+        Assert.NotEmpty((string)problem["title"]!);
+    }
+
+    [Theory]
+    [InlineData("{")]
+    [InlineData("")]
+    [InlineData("[1,2]")]
+    [InlineData("null")]
+    [InlineData("""{"readings":"many"}""")]
+    [InlineData("""{"readings":[{"character":"lobe-count","value":"five"}]}""")]
+    public async Task Bad_JSON_is_a_problem_and_no_crash(string body)
+    {
+        var (status, problem) = await Refused("/api/v1/sieve", body);
+        Assert.Equal(HttpStatusCode.BadRequest, status);
+        Assert.NotEmpty((string)problem["detail"]!);
+    }
+
+    [Fact]
+    public async Task Too_many_readings_and_too_large_a_body_are_refused()
+    {
+        var many = string.Join(',', Enumerable.Repeat("""{"character":"lobe-count","value":5}""", 200));
+        var (status, problem) = await Refused("/api/v1/sieve", $$"""{"readings":[{{many}}]}""");
+        Assert.Equal((HttpStatusCode.BadRequest, "readings"), (status, (string?)problem["field"]));
+        (status, problem) = await Refused("/api/v1/sieve", $$"""{"date":"{{new string('x', 2_000_000)}}"}""");
+        Assert.Equal(HttpStatusCode.RequestEntityTooLarge, status);
+        Assert.Contains("kB", (string)problem["detail"]!);
+    }
+
+    [Fact]
+    public async Task Two_to_eight_taxa_are_told_apart_also_by_synonyms()
+    {
+        var rows = (await Post("/api/v1/tell-apart", """{"flora":"temperate-trees","taxa":["Acer platanoides","Platanus × acerifolia"],"date":"2026-06-14"}""")).AsArray();
+        var arrangement = rows.Single(row => (string?)row!["character"] == "arrangement")!;
+        Assert.Equal("opposite", (string?)arrangement["states"]!["Acer platanoides"]);
+        Assert.StartsWith("alternate", (string?)arrangement["states"]!["Platanus × hispanica"]);
+        Assert.Equal((HttpStatusCode.BadRequest, "taxa"), await FieldOf("""{"taxa":["Acer platanoides"]}"""));
+        Assert.Equal((HttpStatusCode.BadRequest, "taxa"), await FieldOf("""{"taxa":["Acer platanoides","Acer nosuchum"]}"""));
+
+        async Task<(HttpStatusCode, string?)> FieldOf(string body)
+        {
+            var (status, problem) = await Refused("/api/v1/tell-apart", body);
+            return (status, (string?)problem["field"]);
+        }
+    }
+
+    [Fact]
+    public async Task The_flora_can_be_read()
+    {
+        Assert.Equal("temperate-trees", (string?)(await application.Http.GetFromJsonAsync<JsonArray>("/api/v1/floras"))![0]!["id"]);
+        var characters = (await application.Http.GetFromJsonAsync<JsonArray>("/api/v1/floras/temperate-trees/characters"))!;
+        Assert.Contains(characters, c => (string?)c!["id"] == "blade-length" && (string?)c["unit"] == "cm");
+        var taxon = (await application.Http.GetFromJsonAsync<JsonObject>("/api/v1/floras/temperate-trees/taxa/Platanus%20x%20acerifolia"))!;
+        Assert.Equal("Platanus × hispanica", (string?)taxon["name"]);
+        Assert.NotEmpty(taxon["scores"]!.AsObject());
+        Assert.Equal(HttpStatusCode.NotFound, (await application.Http.GetAsync("/api/v1/floras/temperate-trees/taxa/Nosuch%20plant")).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await application.Http.GetAsync("/api/v1/floras/moon/taxa")).StatusCode);
+    }
+
+    [Fact]
+    public async Task OpenAPI_and_health_are_served()
+    {
+        var description = (await application.Http.GetFromJsonAsync<JsonObject>("/openapi/v1.json"))!;
+        Assert.All(["/api/v1/sieve", "/api/v1/tell-apart", "/api/v1/floras", "/api/v1/floras/{id}/taxa/{name}"], path => Assert.True(description["paths"]!.AsObject().ContainsKey(path), path));
+        Assert.Equal(HttpStatusCode.OK, (await application.Http.GetAsync("/health")).StatusCode);
+    }
+
+    [Fact]
+    public async Task An_address_that_is_not_there_is_a_problem_for_programs_and_a_page_for_people()
+    {
+        var api = await application.Http.GetAsync("/api/v1/nothing");
+        Assert.Equal((HttpStatusCode.NotFound, "application/problem+json"), (api.StatusCode, api.Content.Headers.ContentType!.MediaType));
+        var page = await application.Http.GetAsync("/look/nowhere22");
+        Assert.Equal(HttpStatusCode.NotFound, page.StatusCode);
+        Assert.Contains("There is no such page", await page.Content.ReadAsStringAsync());
+    }
+
+    private async Task<JsonNode> Post(string address, string body)
+    {
+        var answer = await application.Http.PostAsync(address, new StringContent(body, Encoding.UTF8, "application/json"));
+        var text = await answer.Content.ReadAsStringAsync();
+        Assert.True(answer.IsSuccessStatusCode, text);
+        return JsonNode.Parse(text)!;
+    }
+
+    private async Task<(HttpStatusCode, JsonNode)> Refused(string address, string body)
+    {
+        var answer = await application.Http.PostAsync(address, new StringContent(body, Encoding.UTF8, "application/json"));
+        Assert.Equal("application/problem+json", answer.Content.Headers.ContentType?.MediaType);
+        return (answer.StatusCode, JsonNode.Parse(await answer.Content.ReadAsStringAsync())!);
+    }
+}

@@ -1,0 +1,149 @@
+using System.Diagnostics;
+using System.Net;
+using System.Net.Sockets;
+using Npgsql;
+using OpenQA.Selenium;
+using OpenQA.Selenium.Chrome;
+using Xunit;
+
+[assembly: AssemblyFixture(typeof(VerdantSieve.Web.Tests.Application))]
+
+namespace VerdantSieve.Web.Tests;
+
+/// <summary>The application as it is served, in a process and on a database of its own, for all tests.</summary>
+public sealed class Application : IAsyncLifetime
+{
+    private Process? process;
+    private string database = "";
+
+    public Uri Address { get; private set; } = null!;
+    public HttpClient Http { get; private set; } = null!;
+
+    /// <summary>The folder that holds the solution.</summary>
+    public static string Root
+    {
+        get
+        {
+            for (var at = new DirectoryInfo(AppContext.BaseDirectory); at is not null; at = at.Parent)
+                if (File.Exists(Path.Combine(at.FullName, "VerdantSieve.slnx"))) return at.FullName;
+            throw new DirectoryNotFoundException("No VerdantSieve.slnx above " + AppContext.BaseDirectory);
+        }
+    }
+
+    public async ValueTask InitializeAsync()
+    {
+        var named = Environment.GetEnvironmentVariable("VERDANT_DATABASE") ?? throw new InvalidOperationException("VERDANT_DATABASE is not set: run the tests through ./test.");
+        database = new NpgsqlConnectionStringBuilder(named) { Database = "verdant_web_test" }.ConnectionString;
+        await Maintain(named, "drop database if exists verdant_web_test with (force)", "create database verdant_web_test");
+        Address = new Uri($"http://127.0.0.1:{FreePort()}");
+        Http = new HttpClient(new HttpClientHandler { AllowAutoRedirect = false }) { BaseAddress = Address };
+        process = Process.Start(new ProcessStartInfo("dotnet", [typeof(Program).Assembly.Location])
+        {
+            WorkingDirectory = Path.Combine(Root, "src", "VerdantSieve.Web"), RedirectStandardError = true, RedirectStandardOutput = true,
+            Environment = { ["VERDANT_DATABASE"] = database, ["ASPNETCORE_URLS"] = Address.ToString(), ["VERDANT_FLORAS"] = Path.Combine(Root, "floras") }
+        })!;
+        process.OutputDataReceived += (_, _) => { };
+        process.BeginOutputReadLine();
+        for (var tries = 0; tries < 300; tries++)
+        {
+            if (process.HasExited) throw new InvalidOperationException("The application stopped at once: " + await process.StandardError.ReadToEndAsync());
+            try
+            {
+                if ((await Http.GetAsync("/health")).IsSuccessStatusCode) return;
+            }
+            catch (HttpRequestException) { }
+            await Task.Delay(200);
+        }
+        throw new TimeoutException("The application did not answer within a minute.");
+    }
+
+    public async ValueTask DisposeAsync()
+    {
+        process?.Kill(entireProcessTree: true);
+        if (process is not null) await process.WaitForExitAsync();
+        Http?.Dispose();
+        await Maintain(Environment.GetEnvironmentVariable("VERDANT_DATABASE")!, "drop database if exists verdant_web_test with (force)");
+    }
+
+    /// <summary>A browser window of its own.</summary>
+    public Browser Open(int width = 1280, int height = 800, bool scripts = true, bool dark = false) => new(Address, width, height, scripts, dark);
+
+    private static async Task Maintain(string connection, params string[] commands)
+    {
+        await using var open = new NpgsqlConnection(connection);
+        await open.OpenAsync();
+        foreach (var text in commands) await new NpgsqlCommand(text, open).ExecuteNonQueryAsync();
+    }
+
+    private static int FreePort()
+    {
+        using var listener = new TcpListener(IPAddress.Loopback, 0);
+        listener.Start();
+        return ((IPEndPoint)listener.LocalEndpoint).Port;
+    }
+}
+
+/// <summary>Headless Chromium, with the few moves the tests need.</summary>
+public sealed class Browser : IDisposable
+{
+    private readonly Uri address;
+    private readonly string profile = Path.Combine(Path.GetTempPath(), "chromium-" + Guid.NewGuid().ToString("N"));
+
+    public Browser(Uri address, int width, int height, bool scripts, bool dark)
+    {
+        this.address = address;
+        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
+        options.AddArguments("--headless", "--no-sandbox", "--disable-gpu", "--disable-background-networking", "--disable-component-update", "--no-first-run",
+            "--disable-dev-shm-usage", $"--user-data-dir={profile}", $"--window-size={width},{height}");
+        if (!scripts) options.AddUserProfilePreference("profile.managed_default_content_settings.javascript", 2);
+        Driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin/chromedriver"), options, TimeSpan.FromSeconds(60));
+        // The window has a least width of its own; a phone's is set as a device's.
+        var metrics = new Dictionary<string, object?> { ["width"] = width, ["height"] = height, ["deviceScaleFactor"] = 1, ["mobile"] = width < 600 };
+        Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", metrics);
+        if (dark) Driver.ExecuteCdpCommand("Emulation.setEmulatedMedia", new Dictionary<string, object?> { ["features"] = new object[] { new Dictionary<string, object?> { ["name"] = "prefers-color-scheme", ["value"] = "dark" } } });
+    }
+
+    public ChromeDriver Driver { get; }
+
+    public Browser Go(string path)
+    {
+        Driver.Navigate().GoToUrl(new Uri(address, path));
+        return this;
+    }
+
+    public string At => new Uri(Driver.Url).PathAndQuery;
+    public IWebElement Find(string css) => Until(() => Driver.FindElements(By.CssSelector(css)).FirstOrDefault(), $"nothing matches {css}");
+    public bool Has(string css) => Driver.FindElements(By.CssSelector(css)).Count > 0;
+    public string Text(string css) => Find(css).Text;
+    public string Sentence => Text("#sentence");
+
+    public void Click(string css) => Until(() =>
+    {
+        try { Driver.FindElement(By.CssSelector(css)).Click(); return "clicked"; }
+        catch (StaleElementReferenceException) { return null; }
+        catch (NoSuchElementException) { return null; }
+    }, $"could not click {css}");
+
+    public void Press(string keys) => Driver.SwitchTo().ActiveElement().SendKeys(keys);
+
+    /// <summary>Waits until something holds, and says what it was if it never does.</summary>
+    public void Await(Func<bool> holds, string what) => Until(() =>
+    {
+        try { return holds() ? "yes" : null; }
+        catch (StaleElementReferenceException) { return null; }
+    }, what);
+
+    public T Until<T>(Func<T?> find, string otherwise) where T : class
+    {
+        for (var clock = Stopwatch.StartNew(); clock.Elapsed < TimeSpan.FromSeconds(12); Thread.Sleep(40))
+            if (find() is { } found) return found;
+        throw new TimeoutException($"{otherwise} (at {Driver.Url})");
+    }
+
+    public void Dispose()
+    {
+        Driver.Dispose();
+        try { Directory.Delete(profile, recursive: true); }
+        catch (IOException) { }
+    }
+}
