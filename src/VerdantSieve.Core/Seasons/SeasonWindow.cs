@@ -8,7 +8,8 @@ namespace VerdantSieve.Core.Seasons;
 /// <summary>A span of the calendar, both ends included, which may run over the turn of the year.</summary>
 public readonly record struct SeasonWindow(AnnualDate Start, AnnualDate End)
 {
-    private const int DaysInYear = 365;
+    /// <summary>29 February is left out.</summary>
+    public const int DaysInYear = 365;
     private static readonly AnnualDatePattern Pattern = AnnualDatePattern.Create("d MMM", CultureInfo.InvariantCulture, new AnnualDate(1, 1));
 
     /// <summary>Reads "25 Mar – 10 May".</summary>
@@ -38,7 +39,8 @@ public readonly record struct SeasonWindow(AnnualDate Start, AnnualDate End)
     /// <summary>The day of the year of a date, 0 to 364; 29 February counts as the 28th.</summary>
     public static int DayOf(AnnualDate date) => date.InYear(2025).DayOfYear - 1;
 
-    private static int Wrap(int days) => ((days % DaysInYear) + DaysInYear) % DaysInYear;
+    /// <summary>A day counted past either end of the year, as a day of it: 0 to 364.</summary>
+    public static int Wrap(int days) => ((days % DaysInYear) + DaysInYear) % DaysInYear;
 
     /// <inheritdoc/>
     public override string ToString() => $"{Pattern.Format(Start)} – {Pattern.Format(End)}";

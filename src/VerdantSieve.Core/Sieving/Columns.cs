@@ -15,6 +15,21 @@ internal readonly record struct Likelihood(double[] Total, double[] Fitting)
     }
 }
 
+/// <summary>The outcomes of a look with their chance for each row, and the entropy they have in each row.</summary>
+internal sealed record Foresight(IReadOnlyList<double[]> Outcomes, double[] RowEntropy)
+{
+    /// <summary>Outcomes given that the character applies, and the chance that it does; null where it always does.</summary>
+    public static Foresight Of(IReadOnlyList<double[]> given, double[]? applies)
+    {
+        IReadOnlyList<double[]> outcomes = applies is null ? given
+            : [.. given.Select(outcome => outcome.Select((chance, row) => chance * applies[row]).ToArray()), applies.Select(a => 1 - a).ToArray()];
+        return new Foresight(outcomes, Information.RowEntropy(outcomes));
+    }
+
+    /// <summary>The bits the look is expected to tell about the row.</summary>
+    public double Bits(ReadOnlySpan<double> rows) => Information.Mutual(rows, Outcomes, RowEntropy);
+}
+
 /// <summary>One character over all taxa, as columns made once when the flora is loaded. The last row is "none of these":
 /// readings drawn from the flora's own averages.</summary>
 internal abstract class Column(Character character, Score?[] scores)
@@ -38,6 +53,11 @@ internal abstract class Column(Character character, Score?[] scores)
 
     /// <summary>Every outcome a look could have, fairly sure, with its chance for each row where the character applies.</summary>
     public abstract IReadOnlyList<double[]> Outcomes(Calendar calendar);
+
+    /// <summary>What a look could show, "does not apply" among it. Made once, but for seasons, which change with the day.</summary>
+    public virtual Foresight Foresee(Calendar calendar) => foresight ??= Foresight.Of(Outcomes(calendar), Character.OnlyIf is null ? null : Applies);
+
+    private Foresight? foresight;
 
     protected int Rows => Scores.Length + 1;
     protected int Background => Scores.Length;
@@ -305,15 +325,26 @@ internal sealed class SeasonColumn(SeasonCharacter character, Score?[] scores, b
     // Without a date flowers and fruit say nothing of the kind: the same chance for all.
     private const double UndatedChance = 0.5;
 
+    // A late season is an earlier day at the reference place, so that a year of days is all there is to know.
+    private readonly double[]?[] byDay = new double[]?[SeasonWindow.DaysInYear];
+
     public override double[]? Chances(Calendar calendar)
     {
         if (calendar.DayOfYear is not { } day) return null;
+        var shifted = SeasonWindow.Wrap((int)Math.Round(day - calendar.Delay));
+        return byDay[shifted] ??= ChancesOn(shifted);
+    }
+
+    public override Foresight Foresee(Calendar calendar) => Foresight.Of(Outcomes(calendar), null);
+
+    private double[] ChancesOn(int day)
+    {
         var chances = new double[Rows];
         var known = 0;
         for (var t = 0; t < Scores.Length; t++)
         {
             if (Scores[t] is not SeasonScore score) continue;
-            chances[t] = Phenology.ChanceSeen(score.Window, day, calendar.Delay, fruit, separateSexes[t]);
+            chances[t] = Phenology.ChanceSeen(score.Window, day, 0, fruit, separateSexes[t]);
             chances[Background] += chances[t];
             known++;
         }

@@ -81,25 +81,37 @@ public static class Information
     /// <summary>The bits an outcome tells about a row: H(outcome) − Σ P(row) H(outcome | row).</summary>
     /// <param name="rows">The chance of each row; need not be normalised.</param>
     /// <param name="outcomes">For each outcome, its chance given each row.</param>
-    public static double Mutual(ReadOnlySpan<double> rows, IReadOnlyList<double[]> outcomes)
+    public static double Mutual(ReadOnlySpan<double> rows, IReadOnlyList<double[]> outcomes) => Mutual(rows, outcomes, RowEntropy(outcomes));
+
+    /// <summary>As above, with <see cref="RowEntropy"/> worked out before.</summary>
+    internal static double Mutual(ReadOnlySpan<double> rows, IReadOnlyList<double[]> outcomes, double[] rowEntropy)
     {
         double total = 0, given = 0;
-        foreach (var row in rows) total += row;
+        for (var t = 0; t < rows.Length; t++)
+        {
+            total += rows[t];
+            given += rows[t] * (rowEntropy.Length > 0 ? rowEntropy[t] : 0);
+        }
         if (total <= 0) return 0;
-        var marginal = new double[outcomes.Count];
+        Span<double> marginal = outcomes.Count <= 128 ? stackalloc double[outcomes.Count] : new double[outcomes.Count];
         for (var o = 0; o < outcomes.Count; o++)
         {
-            var column = outcomes[o];
+            var column = outcomes[o].AsSpan(0, rows.Length);
             double sum = 0;
-            for (var t = 0; t < rows.Length; t++)
-            {
-                var chance = column[t];
-                if (rows[t] <= 0 || chance <= 0) continue;
-                sum += rows[t] * chance;
-                given -= rows[t] * chance * Math.Log2(chance);
-            }
+            for (var t = 0; t < rows.Length; t++) sum += rows[t] * column[t];
             marginal[o] = sum / total;
         }
         return Math.Max(0, Entropy(marginal) - given / total);
+    }
+
+    /// <summary>The entropy of the outcomes within each row: H(outcome | row), in bits.</summary>
+    internal static double[] RowEntropy(IReadOnlyList<double[]> outcomes)
+    {
+        if (outcomes.Count == 0) return [];
+        var entropy = new double[outcomes[0].Length];
+        foreach (var column in outcomes)
+            for (var t = 0; t < entropy.Length; t++)
+                if (column[t] > 0) entropy[t] -= column[t] * Math.Log2(column[t]);
+        return entropy;
     }
 }

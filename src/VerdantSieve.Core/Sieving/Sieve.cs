@@ -89,7 +89,7 @@ public sealed class Sieve
                 {
                     var column = table[character.Id];
                     var known = rows.All(row => column.Scores[row] is not null || !SieveTable.Applicable(row, column));
-                    var bits = known ? Information.Mutual(weights, WithInapplicable(column, column.Applies, calendar)) : 0;
+                    var bits = known ? column.Foresee(calendar).Bits(weights) : 0;
                     return new Separation(character, bits, [.. rows.Select(row => column.Scores[row])], [.. rows.Select(row => SieveTable.Applicable(row, column))]);
                 })
                 .OrderByDescending(s => s.Bits / s.Character.Effort).ThenBy(s => s.Character.Order)
@@ -173,23 +173,12 @@ public sealed class Sieve
             // A question that most of the open kinds cannot answer waits until its condition has been read.
             var firstAsk = character.OnlyIf is { IsPresence: false } condition && !readCharacters.Contains(condition.CharacterId);
             if (chance < (firstAsk ? 0.9 : 0.05)) return null;
-            var bits = Information.Mutual(open, WithInapplicable(column, column.Applies, calendar));
+            var bits = column.Foresee(calendar).Bits(open);
             if (bits < 1e-4) return null;
             var heldBack = character.Contact && hurting is not null
                 ? $"Wait with touching: {hurting.CommonName} is still possible." : null;
             return new NextLook(character, bits, chance, Math.Pow(2, entropy - bits), heldBack);
         }
-    }
-
-    private static List<double[]> WithInapplicable(Column column, double[] applies, Calendar calendar)
-    {
-        var outcomes = column.Outcomes(calendar);
-        if (column.Character.OnlyIf is null) return [.. outcomes];
-        return
-        [
-            .. outcomes.Select(outcome => outcome.Select((chance, row) => chance * applies[row]).ToArray()),
-            applies.Select(a => 1 - a).ToArray()
-        ];
     }
 
     private static PossibleHazard[] Hazards(Candidate[] candidates, int readings) =>

@@ -15,8 +15,9 @@ public sealed class LookModel(LookBook book, FloraShelf shelf) : PageModel
     [BindProperty]
     public WhereForm? Where { get; set; }
 
-    public async Task<IActionResult> OnGet(string id, string? ask, bool several, string? taxon, string? find, bool more) =>
-        await book.Find(id) is { } look ? Show(look, new LookRequest(ask, several, taxon, find, more)) : NotFound();
+    public async Task<IActionResult> OnGet(string id, string? ask, bool several, string? taxon, string? find, bool more, bool where) =>
+        await book.Find(id) is { } look
+            ? Show(look, new LookRequest(ask, several, taxon, find, more), where: where ? WhereForm.Of(look.Content) : null) : NotFound();
 
     public async Task<IActionResult> OnPostRead(string id, ReadForm form)
     {

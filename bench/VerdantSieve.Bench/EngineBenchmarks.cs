@@ -1,0 +1,53 @@
+using BenchmarkDotNet.Attributes;
+using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Formats;
+using VerdantSieve.Core.Observing;
+using VerdantSieve.Core.Sieving;
+
+namespace VerdantSieve.Bench;
+
+/// <summary>The sieve alone on the shipped flora: no pages, no database.</summary>
+[MemoryDiagnoser]
+public class EngineBenchmarks
+{
+    private Flora flora = null!;
+    private Sieve sieve = null!;
+    private SieveQuestion nothing = null!, three = null!, nine = null!;
+
+    /// <summary>Reads the flora.</summary>
+    [GlobalSetup]
+    public void Read()
+    {
+        var folder = AppContext.BaseDirectory;
+        while (!Directory.Exists(Path.Combine(folder, "floras"))) folder = Path.GetDirectoryName(folder)!;
+        folder = Path.Combine(folder, "floras", "temperate-trees");
+        SourceFile File(string path) => new(Path.GetRelativePath(folder, path), System.IO.File.ReadAllText(path));
+        flora = FloraReader.Read(File(Path.Combine(folder, "flora.yaml")), File(Path.Combine(folder, "characters.yaml")),
+            Directory.EnumerateFiles(Path.Combine(folder, "taxa"), "*.yaml", SearchOption.AllDirectories).Select(File)).Flora!;
+        sieve = new Sieve(flora);
+        Reading[] readings =
+        [
+            State("foliage", "broad"), State("arrangement", "alternate"), State("structure", "simple"), State("lobing", "pinnate"), State("lobe-tip", "rounded"),
+            new Reading("blade-length", new Measured(9, 13, 5), Certainty.Fair), State("underside-hair", "sparse"), State("bark-pattern", "shallow-ridges"), State("end-bud", "clustered")
+        ];
+        (nothing, three, nine) = (new SieveQuestion(), new SieveQuestion { Readings = readings[..3] }, new SieveQuestion { Readings = readings });
+
+        static Reading State(string character, string state) => new(character, new StatesSeen([state], StateMode.Is), Certainty.Fair);
+    }
+
+    /// <summary>Before any reading.</summary>
+    [Benchmark]
+    public SieveAnswer NothingRead() => sieve.Ask(nothing);
+
+    /// <summary>After three readings.</summary>
+    [Benchmark]
+    public SieveAnswer ThreeReadings() => sieve.Ask(three);
+
+    /// <summary>After nine readings.</summary>
+    [Benchmark]
+    public SieveAnswer NineReadings() => sieve.Ask(nine);
+
+    /// <summary>Making the flora ready.</summary>
+    [Benchmark]
+    public Sieve MakeReady() => new(flora);
+}
