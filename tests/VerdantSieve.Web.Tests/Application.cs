@@ -114,7 +114,14 @@ public sealed class Browser : IDisposable
     public string At => new Uri(Driver.Url).PathAndQuery;
     public IWebElement Find(string css) => Until(() => Driver.FindElements(By.CssSelector(css)).FirstOrDefault(), $"nothing matches {css}");
     public bool Has(string css) => Driver.FindElements(By.CssSelector(css)).Count > 0;
-    public string Text(string css) => Find(css).Text;
+
+    // The element may be swapped for another between finding and reading it.
+    public string Text(string css) => Until(() =>
+    {
+        try { return Find(css).Text; }
+        catch (StaleElementReferenceException) { return null; }
+    }, $"{css} never stood still");
+
     public string Sentence => Text("#sentence");
 
     public void Click(string css) => Until(() =>
