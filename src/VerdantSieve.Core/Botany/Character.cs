@@ -29,6 +29,15 @@ public abstract record Character(string Id)
     /// <summary>What it costs to look, where 1 is a glance at the twig in the hand. Always above 0.</summary>
     public double Effort { get; init; } = 1;
 
+    /// <summary>How much a reading of it counts, above 0 and at most 1: below 1 for what only supports, such as the outline of a crown.</summary>
+    public double Weight { get; init; } = 1;
+
+    /// <summary>What says nearly the same thing as this character; null where nothing does.</summary>
+    public Echo? Echo { get; init; }
+
+    /// <summary>How planted plants may lack it; null where they are as the wild ones.</summary>
+    public GardenForm? GardenForm { get; init; }
+
     /// <summary>Its place in the natural order of work, counted from 0.</summary>
     public int Order { get; init; }
 }
@@ -44,6 +53,9 @@ public sealed record StateCharacter(string Id) : Character(Id)
 
     /// <summary>Whether one plant may show several of the states at once.</summary>
     public bool Variety { get; init; }
+
+    /// <summary>Whether it counts one way only: a kind that is at home in many states is not the less at home in each of them.</summary>
+    public bool OneSided { get; init; }
 
     /// <summary>Which states are easily taken for which.</summary>
     public IReadOnlyList<Confusion> Confusions { get; init; } = [];
@@ -84,6 +96,16 @@ public sealed record State(string Id, string Label, string Meaning);
 /// <summary>Observers take <paramref name="State"/> for <paramref name="TakenFor"/>; <paramref name="Share"/> (0 to 1) is
 /// the part of that state's slips which goes there.</summary>
 public sealed record Confusion(string State, string TakenFor, double Share);
+
+/// <summary>Characters that say nearly the same thing, such as the length of a blade and its width.</summary>
+/// <param name="Group">The name they share.</param>
+/// <param name="Share">How far one repeats another: 0 (not at all) to 1 (wholly).</param>
+public sealed record Echo(string Group, double Share);
+
+/// <summary>The part of planted plants (0 to 1) that lack what the wild plant has: thornless or fruitless garden forms.</summary>
+/// <param name="State">The state such a plant shows; null for characters without states.</param>
+/// <param name="Share">How many planted plants are such.</param>
+public sealed record GardenForm(string? State, double Share);
 
 /// <summary>The unit a measure is kept in.</summary>
 public enum MeasureUnit

@@ -13,8 +13,8 @@ public sealed class Flora
     {
         About = about;
         Characters = [.. characters];
-        Taxa = [.. taxa.OrderBy(taxon => taxon.Name)];
         this.characters = Characters.ToDictionary(character => character.Id);
+        Taxa = [.. Hybrids.WithScores([.. taxa.OrderBy(taxon => taxon.Name)])];
         foreach (var taxon in Taxa) taxaByName[ScientificName.Fold(taxon.Name.Text)] = taxon;
         foreach (var taxon in Taxa)
             foreach (var synonym in taxon.Synonyms) taxaByName.TryAdd(ScientificName.Fold(synonym), taxon);
@@ -60,6 +60,9 @@ public sealed record FloraAbout(string Id, string Title)
 
     /// <summary>Plain names of families.</summary>
     public IReadOnlyDictionary<string, string> FamilyWords { get; init; } = new Dictionary<string, string>();
+
+    /// <summary>The aggregates by name, each with the sentence that says why its members are not parted.</summary>
+    public IReadOnlyDictionary<string, string> Aggregates { get; init; } = new Dictionary<string, string>();
 }
 
 /// <summary>A point on the ground: degrees north, degrees east, metres above the sea.</summary>

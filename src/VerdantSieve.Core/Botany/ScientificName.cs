@@ -12,6 +12,10 @@ public readonly record struct ScientificName(string Text) : IComparable<Scientif
     /// <summary>All after the genus, in the form files are named by: <c>× hispanica</c> gives <c>hispanica</c>.</summary>
     public string Epithet => string.Join('-', Text.Split(' ').Skip(1).Where(word => !RomanParts.Contains(word)));
 
+    /// <summary>The species a variety or subspecies belongs to; the name itself for all else.</summary>
+    public ScientificName Species => Text.Split(' ') is var words && Array.FindIndex(words, word => word is "var." or "subsp.") is > 1 and var at
+        ? new ScientificName(string.Join(' ', words[..at])) : this;
+
     /// <summary>The name in lower case with hyphens, for addresses and file names.</summary>
     public string Slug => $"{Genus}-{Epithet}".ToLowerInvariant().TrimEnd('-');
 

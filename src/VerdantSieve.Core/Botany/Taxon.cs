@@ -76,6 +76,12 @@ public sealed record Taxon(ScientificName Name)
     /// <summary>A section or informal group within the genus; null where none is drawn.</summary>
     public string? Group { get; init; }
 
+    /// <summary>The aggregate it belongs to, whose members authorities or observers do not part; null where there is none.</summary>
+    public string? Aggregate { get; init; }
+
+    /// <summary>The names of the two parents of a hybrid; empty for all else.</summary>
+    public IReadOnlyList<string> HybridOf { get; init; } = [];
+
     /// <summary>Common names, the most used first. Never empty.</summary>
     public required IReadOnlyList<string> CommonNames { get; init; }
 

@@ -25,6 +25,9 @@ internal sealed class CharacterReader(SourceFile source, List<Fault> faults)
             }
         }
         var byId = read.ToDictionary(r => r.Character.Id, r => r.Character);
+        foreach (var (character, map) in read)
+            if (character.Echo is { } echo && read.First(r => r.Character.Echo?.Group == echo.Group).Character.Echo!.Share != echo.Share)
+                map.Fault("echo", $"all characters of the echo “{echo.Group}” must have the same share");
         // A character whose condition is at fault is read on without it, so that what follows can be checked too.
         return [.. read.Select(r => ConditionHolds(r.Character, r.Map, byId) ? r.Character : r.Character with { OnlyIf = null })];
     }
@@ -38,6 +41,9 @@ internal sealed class CharacterReader(SourceFile source, List<Fault> faults)
         var condition = map.Text("if");
         var effort = map.Number("effort", 1);
         if (effort <= 0) map.Fault("effort", "“effort” must be above 0");
+        var weight = Share(map, "counts", map.Text("counts")) ?? 1;
+        var echo = Named(map, "echo") is var (group, share) && group is not null ? new Echo(group, share) : null;
+        var garden = Named(map, "planted") is var (lack, planted) && lack is not null ? new GardenForm(lack == "absent" ? null : lack, planted) : null;
         Character? character = kind switch
         {
             "nominal" or "ordinal" => States(id, kind == "ordinal", map) is { } states
@@ -54,12 +60,31 @@ internal sealed class CharacterReader(SourceFile source, List<Fault> faults)
             map.Fault("kind", $"“{kind}” is not a kind; it must be nominal, ordinal, count, measure, presence or season");
         var how = map.Text("how") ?? "";
         var contact = map.Flag("contact");
+        if (garden is not null && (character as StateCharacter)?.IndexOf(garden.State ?? "") < 0)
+            map.Fault("planted", $"“planted” must name a state of {id} with a share, such as none 25 %");
         map.FaultUnasked();
         return character is null ? null : character with
         {
+            Weight = weight, Echo = echo, GardenForm = garden,
             HowToLook = how, Contact = contact, Effort = effort, Order = read.Count,
             OnlyIf = condition is null ? null : Condition.Parse(condition)
         };
+    }
+
+    // "size 70 %": a name with a share.
+    private static (string?, double) Named(YamlMap map, string key)
+    {
+        if (map.Text(key) is not { } text) return (null, 0);
+        var words = text.Split(' ', 2, StringSplitOptions.TrimEntries);
+        return Share(map, key, words.Length == 2 ? words[1] : "") is { } share ? (words[0], share) : (null, 0);
+    }
+
+    private static double? Share(YamlMap map, string key, string? text)
+    {
+        if (text is null) return null;
+        if (text.EndsWith('%') && double.TryParse(text[..^1], System.Globalization.CultureInfo.InvariantCulture, out var percent) && percent is > 0 and <= 100) return percent / 100;
+        map.Fault(key, $"“{key}” takes a share above 0 and at most 100 %, such as 50 %; not “{text}”");
+        return null;
     }
 
     private static StateCharacter? States(string id, bool ordered, YamlMap map)
@@ -90,7 +115,7 @@ internal sealed class CharacterReader(SourceFile source, List<Fault> faults)
         return new StateCharacter(id)
         {
             Part = "", Label = "", Phrase = "", Question = "",
-            States = states, Ordered = ordered, Variety = map.Flag("variety"), Confusions = confusions
+            States = states, Ordered = ordered, Variety = map.Flag("variety"), OneSided = map.Flag("one-sided"), Confusions = confusions
         };
     }
 

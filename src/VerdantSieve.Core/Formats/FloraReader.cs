@@ -24,6 +24,7 @@ public sealed class FloraReader
         var taxonReader = new TaxonReader(characters, reader.faults);
         var read = taxa.Select(file => (File: file, Taxon: taxonReader.Read(file))).Where(pair => pair.Taxon is not null).ToArray();
         reader.CheckNames([.. read.Select(pair => (pair.File, pair.Taxon!))]);
+        reader.CheckKin([.. read.Select(pair => (pair.File, pair.Taxon!))], floraAbout);
         var flora = reader.faults.Count == 0 && floraAbout is not null
             ? new Flora(floraAbout, characters, read.Select(pair => pair.Taxon!)) : null;
         return new FloraReading(flora, [.. reader.faults.OrderBy(fault => fault.File, StringComparer.Ordinal).ThenBy(fault => fault.Line)]);
@@ -39,7 +40,8 @@ public sealed class FloraReader
             ReferencePlace = place is null ? new FloraAbout("", "").ReferencePlace
                 : new Position(place.Number("latitude", 0), place.Number("longitude", 0), place.Number("elevation", 0)),
             GenusWords = map.Pairs("genera").ToDictionary(pair => pair.Key, pair => pair.Value),
-            FamilyWords = map.Pairs("families").ToDictionary(pair => pair.Key, pair => pair.Value)
+            FamilyWords = map.Pairs("families").ToDictionary(pair => pair.Key, pair => pair.Value),
+            Aggregates = map.Pairs("aggregates").ToDictionary(pair => pair.Key, pair => pair.Value)
         };
         map.FaultUnasked();
         return about;
@@ -58,6 +60,19 @@ public sealed class FloraReader
             foreach (var synonym in taxon.Synonyms.Select(ScientificName.Fold))
                 if (!seen.TryAdd(synonym, file.Path))
                     faults.Add(new Fault(file.Path, 1, $"the synonym “{synonym}” is a name in {seen[synonym]} already"));
+        }
+    }
+
+    // What a taxon says of others must be there: the parents of a hybrid, its aggregate.
+    private void CheckKin(IReadOnlyList<(SourceFile File, Taxon Taxon)> taxa, FloraAbout? about)
+    {
+        var names = taxa.Select(pair => ScientificName.Fold(pair.Taxon.Name.Text)).ToHashSet();
+        foreach (var (file, taxon) in taxa)
+        {
+            foreach (var parent in taxon.HybridOf.Where(parent => !names.Contains(ScientificName.Fold(parent))))
+                faults.Add(new Fault(file.Path, 1, $"the parent “{parent}” of {taxon.Name} is not in the flora"));
+            if (taxon.Aggregate is { } aggregate && about is not null && !about.Aggregates.ContainsKey(aggregate))
+                faults.Add(new Fault(file.Path, 1, $"the aggregate “{aggregate}” does not stand under “aggregates” in flora.yaml"));
         }
     }
 }

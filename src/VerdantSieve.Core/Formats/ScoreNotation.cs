@@ -16,6 +16,12 @@ public static partial class ScoreNotation
         ["usual"] = Frequency.Usual, ["usually"] = Frequency.Usual, ["sometimes"] = Frequency.Sometimes, ["rare"] = Frequency.Rare, ["rarely"] = Frequency.Rare
     };
 
+    // What is written before the state of each frequency that has a word.
+    private static readonly Dictionary<Frequency, string> FrequencyPrefixes = new()
+    {
+        [Frequency.Usual] = "", [Frequency.Sometimes] = "sometimes ", [Frequency.Rare] = "rarely "
+    };
+
     private static readonly Dictionary<string, double> PresenceWords = new()
     {
         ["always"] = 1, ["usual"] = 0.9, ["often"] = 0.6, ["sometimes"] = 0.25, ["rare"] = 0.05, ["never"] = 0
@@ -44,7 +50,7 @@ public static partial class ScoreNotation
     public static string Format(Score score, Character character) => score switch
     {
         StateScore states => string.Join(", ", states.States.Select(state =>
-            state.Frequency switch { Frequency.Usual => "", Frequency.Sometimes => "sometimes ", _ => "rarely " } + state.State)),
+            (FrequencyPrefixes.GetValueOrDefault(state.Frequency) ?? $"{Number(Math.Round(state.Weight * 100, 6))}% ") + state.State)),
         RangeScore range => Format(range, character),
         PresenceScore presence => PresenceWords.FirstOrDefault(word => word.Value == presence.Frequency).Key ?? $"{Number(presence.Frequency * 100)} %",
         SeasonScore season => season.Window.ToString(),
@@ -58,8 +64,8 @@ public static partial class ScoreNotation
         {
             var words = item.Split(' ', 2, StringSplitOptions.TrimEntries);
             var frequency = Frequency.Usual;
-            if (words.Length == 2 && !FrequencyWords.TryGetValue(words[0], out frequency))
-                return (null, $"“{words[0]}” is not a frequency; write usual, sometimes or rarely before a state");
+            if (words.Length == 2 && !FrequencyWords.TryGetValue(words[0], out frequency) && !TryShare(words[0], out frequency))
+                return (null, $"“{words[0]}” is not a frequency; write usual, sometimes, rarely or a share such as 12% before a state");
             var state = words[^1];
             if (character.IndexOf(state) < 0)
                 return (null, $"{character.Id} has no state “{state}”; it has {string.Join(", ", character.States.Select(s => s.Id))}");
@@ -67,6 +73,14 @@ public static partial class ScoreNotation
             states.Add(new StateFrequency(state, frequency));
         }
         return states.Count == 0 ? (null, "names no state") : (new StateScore(states), "");
+    }
+
+    private static bool TryShare(string text, out Frequency frequency)
+    {
+        frequency = Frequency.Usual;
+        if (!text.EndsWith('%') || !double.TryParse(text[..^1], NumberStyles.Float, CultureInfo.InvariantCulture, out var percent) || percent is not (> 0 and <= 100)) return false;
+        frequency = Frequency.Of(percent / 100);
+        return true;
     }
 
     private static (Score?, string) Range(string text, MeasureCharacter? measure)

@@ -16,6 +16,8 @@ internal sealed class TaxonReader(IReadOnlyList<Character> characters, List<Faul
             Authority = map.Required("authority"),
             Family = map.Required("family"),
             Group = map.Text("group"),
+            Aggregate = map.Text("aggregate"),
+            HybridOf = map.List("hybrid-of"),
             Rank = map.Choice("rank", TaxonRank.Species),
             CommonNames = Required(map, "common-names"),
             Synonyms = map.List("synonyms"),
@@ -28,6 +30,7 @@ internal sealed class TaxonReader(IReadOnlyList<Character> characters, List<Faul
             Provenance = map.Required("provenance"),
             Scores = Scores(map)
         };
+        if (taxon.HybridOf.Count is not (0 or 2)) map.Fault("hybrid-of", "“hybrid-of” names the two parents");
         map.FaultUnasked();
         if (name.Text.Length > 0 && !source.Path.EndsWith($"{name.Genus}/{name.Epithet}.yaml", StringComparison.Ordinal))
             map.Fault("name", $"the file of {name} must be {name.Genus}/{name.Epithet}.yaml");
@@ -54,7 +57,8 @@ internal sealed class TaxonReader(IReadOnlyList<Character> characters, List<Faul
         var scores = new Dictionary<string, Score>();
         if (map.Map("scores") is not { } written)
         {
-            map.Fault("scores", "“scores” is missing");
+            // A hybrid may leave all to its parents.
+            if (map.List("hybrid-of").Count == 0) map.Fault("scores", "“scores” is missing");
             return scores;
         }
         foreach (var id in written.Keys)

@@ -3,6 +3,15 @@ using VerdantSieve.Core.Botany;
 
 namespace VerdantSieve.Core.Observing;
 
+/// <summary>How old the plant is, as far as it matters for flowers and fruit.</summary>
+public enum Age
+{
+    /// <summary>Too young to be expected to flower.</summary>
+    Young,
+    /// <summary>Full grown.</summary>
+    Grown
+}
+
 /// <summary>Where and when the plant is looked at. Every part may be unknown.</summary>
 public sealed record Circumstances
 {
@@ -20,4 +29,7 @@ public sealed record Circumstances
 
     /// <summary>Wild or planted.</summary>
     public Setting? Setting { get; init; }
+
+    /// <summary>Young or full grown.</summary>
+    public Age? Age { get; init; }
 }

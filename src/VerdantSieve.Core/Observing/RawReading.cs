@@ -16,6 +16,18 @@ public sealed record RawReading(string? Character)
     public double? Low { get; init; }
     /// <summary>The most of several.</summary>
     public double? High { get; init; }
+    /// <summary>The usual one of several.</summary>
+    public double? Mean { get; init; }
+    /// <summary>Several values, one for each leaf.</summary>
+    public IReadOnlyList<double>? Values { get; init; }
+    /// <summary>A limit on one side: no leaf is larger.</summary>
+    public double? AtMost { get; init; }
+    /// <summary>A limit on one side: no leaf is smaller.</summary>
+    public double? AtLeast { get; init; }
+    /// <summary><c>ruler</c>, <c>hand</c> or <c>eye</c>; <c>ruler</c> where left out.</summary>
+    public string? By { get; init; }
+    /// <summary><c>fair-sample</c>, <c>sucker</c>, <c>litter</c>, <c>hedge</c> or <c>damaged</c>; <c>fair-sample</c> where left out.</summary>
+    public string? Origin { get; init; }
     /// <summary>A count, a measure or a range as typed; instead of the numbers.</summary>
     public string? Text { get; init; }
     /// <summary>The unit of the numbers; the character's own where left out.</summary>
@@ -36,17 +48,21 @@ public sealed record RawReading(string? Character)
     {
         var raw = new RawReading(reading.Character)
         {
-            Certainty = ReadingDesk.Certainties.First(pair => pair.Value == reading.Certainty).Key
+            Certainty = ReadingDesk.Certainties.First(pair => pair.Value == reading.Certainty).Key,
+            Origin = reading.Origin == Observing.Origin.FairSample ? null : ReadingDesk.Origins.First(pair => pair.Value == reading.Origin).Key
         };
         return reading.Observation switch
         {
             StatesSeen seen => raw with { States = seen.States, Mode = ReadingDesk.Modes.First(pair => pair.Value == seen.Mode).Key },
-            Counted counted => raw with { Low = counted.Low, High = counted.High },
-            Measured measured => raw with { Low = measured.Low, High = measured.High, Leaves = measured.Leaves },
+            Counted counted => raw with { Low = counted.Low, High = counted.High, Mean = counted.Usual },
+            Measured measured => raw with { Low = measured.Low, High = measured.High, Leaves = measured.Leaves, Mean = measured.Typical, By = Word(measured.By) },
+            Limited limited => raw with { AtMost = limited.IsMost ? limited.Limit : null, AtLeast = limited.IsMost ? null : limited.Limit, By = Word(limited.By) },
             Sought sought => raw with { Seen = sought.Seen },
             Today today => raw with { Today = today.Seen },
             _ => raw with { Unknown = true }
         };
+
+        static string? Word(MeasuredBy by) => by == MeasuredBy.Ruler ? null : ReadingDesk.Ways.First(pair => pair.Value == by).Key;
     }
 }
 
@@ -71,6 +87,16 @@ public static class ReadingDesk
     public static readonly IReadOnlyDictionary<string, Certainty> Certainties =
         new Dictionary<string, Certainty> { ["guess"] = Certainty.Guess, ["fair"] = Certainty.Fair, ["sure"] = Certainty.Sure };
 
+    /// <summary>The origins by the names they are written with.</summary>
+    public static readonly IReadOnlyDictionary<string, Origin> Origins = new Dictionary<string, Origin>
+    {
+        ["fair-sample"] = Origin.FairSample, ["sucker"] = Origin.Sucker, ["litter"] = Origin.Litter, ["hedge"] = Origin.Hedge, ["damaged"] = Origin.Damaged
+    };
+
+    /// <summary>The ways of measuring by the names they are written with.</summary>
+    public static readonly IReadOnlyDictionary<string, MeasuredBy> Ways =
+        new Dictionary<string, MeasuredBy> { ["ruler"] = MeasuredBy.Ruler, ["hand"] = MeasuredBy.Hand, ["eye"] = MeasuredBy.Eye };
+
     /// <summary>Checks a raw reading against the flora's characters.</summary>
     public static CheckedReading Check(RawReading raw, Flora flora)
     {
@@ -79,6 +105,8 @@ public static class ReadingDesk
             return Wrong("character", raw.Character, "It must be the id of a character of this flora, such as arrangement or blade-length.");
         if (!Certainties.TryGetValue(raw.Certainty ?? "fair", out var certainty))
             return Wrong("certainty", raw.Certainty, "It must be sure, fair or guess.");
+        if (!Origins.TryGetValue(raw.Origin ?? "fair-sample", out var origin))
+            return Wrong("origin", raw.Origin, $"It must be one of: {string.Join(", ", Origins.Keys)}.");
         if (raw.Unknown) return new CheckedReading(new Reading(character.Id, new CannotTell(), certainty), null);
 
         var (observation, problem) = character switch
@@ -91,7 +119,7 @@ public static class ReadingDesk
             _ when raw.Today is { } today => (new Today(today), null),
             _ => Bad("today", null, "Say true (there are some today) or false (looked, none).")
         };
-        return observation is null ? new CheckedReading(null, problem) : new CheckedReading(new Reading(character.Id, observation, certainty), null);
+        return observation is null ? new CheckedReading(null, problem) : new CheckedReading(new Reading(character.Id, observation, certainty) { Origin = origin }, null);
     }
 
     private static (Observation?, FieldProblem?) CheckStates(RawReading raw, StateCharacter character)
@@ -109,43 +137,65 @@ public static class ReadingDesk
 
     private static (Observation?, FieldProblem?) CheckCount(RawReading raw)
     {
-        var allowed = $"Type a whole number from 1 to {CountCharacter.Largest}, or a range such as 5-9.";
+        var allowed = $"Type a whole number from 1 to {CountCharacter.Largest}, a range such as 5-9, or several counts such as 5, 7, 7.";
         if (raw.Unit is not (null or "")) return Bad("unit", raw.Unit, "A count has no unit.");
-        if (Ends(raw, MeasureUnit.Ratio, out var quantity) is { } problem) return (null, problem with { Allowed = allowed });
-        if (quantity.Low != Math.Floor(quantity.Low) || quantity.High != Math.Floor(quantity.High) || quantity.Low < 1 || quantity.High > CountCharacter.Largest)
-            return Bad("value", raw.Text ?? $"{quantity.Low:0.##}", allowed);
-        return (new Counted((int)quantity.Low, (int)quantity.High), null);
+        if (Amount(raw, MeasureUnit.Ratio, out var amount) is { } problem) return (null, problem with { Allowed = allowed });
+        double[] numbers = [amount.Low, amount.High, .. amount.Usual is { } stated ? [stated] : Array.Empty<double>()];
+        if (numbers.Any(number => number != Math.Floor(number) || number < 1 || number > CountCharacter.Largest))
+            return Bad("value", raw.Text ?? $"{amount.Low:0.##}", allowed);
+        if (amount.Limit is { } isMost) return (new Limited(amount.Low, isMost), null);
+        return (new Counted((int)amount.Low, (int)amount.High) { Usual = amount.Low < amount.High ? (int?)amount.Usual : null }, null);
     }
 
     private static (Observation?, FieldProblem?) CheckMeasure(RawReading raw, MeasureCharacter character)
     {
         if (raw.Leaves is < 1 or > 1000) return Bad("leaves", raw.Leaves.ToString(), "It must be a whole number from 1 to 1000.");
-        if (Ends(raw, character.Unit, out var quantity) is { } problem) return (null, problem);
+        if (!Ways.TryGetValue(raw.By ?? "ruler", out var way)) return Bad("by", raw.By, "It must be ruler, hand or eye.");
+        if (Amount(raw, character.Unit, out var amount) is { } problem) return (null, problem);
         var largest = character.Unit == MeasureUnit.Metre ? 150 : 500;
-        if (quantity.High > largest || quantity.Low < 0.001)
-            return Bad("value", raw.Text ?? $"{quantity.High:0.##}", $"It must be above 0 and at most {LengthWords.Say(largest, character.Unit, LengthStyle.Metric)}.");
-        return (new Measured(quantity.Low, quantity.High, raw.Leaves ?? (quantity.Low < quantity.High ? 3 : 1)), null);
+        if (amount.High > largest || amount.Low < 0.001)
+            return Bad("value", raw.Text ?? $"{amount.High:0.##}", $"It must be above 0 and at most {LengthWords.Say(largest, character.Unit, LengthStyle.Metric)}.");
+        var by = amount.By > way ? amount.By : way;
+        if (amount.Limit is { } isMost) return (new Limited(amount.Low, isMost) { By = by }, null);
+        var leaves = raw.Leaves ?? amount.Leaves ?? (amount.Low < amount.High ? 3 : 1);
+        return (new Measured(amount.Low, amount.High, leaves) { Typical = amount.Low < amount.High ? amount.Usual : null, By = by }, null);
     }
 
-    private static FieldProblem? Ends(RawReading raw, MeasureUnit unit, out Quantity quantity)
+    private static FieldProblem? Amount(RawReading raw, MeasureUnit unit, out Quantity quantity)
     {
         quantity = default;
         if (raw.Text is { } text)
             return QuantityParser.TryParse(text, unit, out quantity, out var problem) ? null : new FieldProblem("value", text, problem);
 
-        var low = raw.Low ?? raw.Value ?? raw.High;
-        var high = raw.High ?? raw.Value ?? raw.Low;
-        if (low is not { } least || high is not { } most)
-            return new FieldProblem("value", null, "Give a value, or low and high.");
-        if (!double.IsFinite(least) || !double.IsFinite(most) || least <= 0 || most < least)
-            return new FieldProblem("value", $"{least:0.##} to {most:0.##}", "Numbers must be above 0, and low not above high.");
+        var factor = 1.0;
         if (raw.Unit is { Length: > 0 } name)
         {
-            if (QuantityParser.Convert(least, name, unit) is not { } convertedLow || QuantityParser.Convert(most, name, unit) is not { } convertedHigh)
+            if (QuantityParser.Convert(1, name, unit) is not { } converted)
                 return new FieldProblem("unit", name, unit == MeasureUnit.Ratio ? "A ratio has no unit." : $"It must be {QuantityParser.LengthUnits}.");
-            (least, most) = (convertedLow, convertedHigh);
+            factor = converted;
         }
-        quantity = new Quantity(least, most);
+        if (raw.AtMost is not null && raw.AtLeast is not null) return new FieldProblem("atMost", null, "Give a limit on one side only; for both ends give low and high.");
+        if ((raw.AtMost ?? raw.AtLeast) is { } limit)
+        {
+            if (!double.IsFinite(limit) || limit <= 0) return new FieldProblem(raw.AtMost is null ? "atLeast" : "atMost", $"{limit:0.##}", "A limit must be above 0.");
+            quantity = new Quantity(limit * factor, limit * factor) { Limit = raw.AtMost is not null };
+            return null;
+        }
+        if (raw.Values is { Count: > 0 } values)
+        {
+            if (values.Count > 1000 || values.Any(value => !double.IsFinite(value) || value <= 0)) return new FieldProblem("values", null, "They must be 1 to 1000 numbers above 0.");
+            quantity = Quantity.Of([.. values.Select(value => value * factor)]);
+            return null;
+        }
+        var low = raw.Low ?? raw.Value ?? raw.Mean ?? raw.High;
+        var high = raw.High ?? raw.Value ?? raw.Mean ?? raw.Low;
+        if (low is not { } least || high is not { } most)
+            return new FieldProblem("value", null, "Give a value, values, low and high, or a limit.");
+        if (!double.IsFinite(least) || !double.IsFinite(most) || least <= 0 || most < least)
+            return new FieldProblem("value", $"{least:0.##} to {most:0.##}", "Numbers must be above 0, and low not above high.");
+        if (raw.Mean is { } mean && !(mean >= least && mean <= most))
+            return new FieldProblem("mean", $"{mean:0.##}", "It must lie between low and high.");
+        quantity = new Quantity(least * factor, most * factor) { Usual = raw.Mean * factor };
         return null;
     }
 

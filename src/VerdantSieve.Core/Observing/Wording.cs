@@ -14,12 +14,24 @@ public static class Wording
         {
             CannotTell => $"{character.Label}: can’t tell",
             StatesSeen seen => Fill(character, Join([.. seen.States.Select(state => ((StateCharacter)character)[state].Label)], seen.Mode == StateMode.AllSeen ? "and" : "or")),
-            Counted counted => Fill(character, counted.Low == counted.High ? $"{counted.Low}" : $"{counted.Low}–{counted.High}"),
-            Measured measured => Fill(character, LengthWords.Say(measured.Low, measured.High, ((MeasureCharacter)character).Unit, style)),
+            Counted counted => Fill(character, counted.Usual is { } usual ? $"mostly {usual} ({counted.Low}–{counted.High})" : counted.Low == counted.High ? $"{counted.Low}" : $"{counted.Low}–{counted.High}"),
+            Measured measured => Fill(character, Size(measured, ((MeasureCharacter)character).Unit, style)),
+            Limited limited => Fill(character, $"{(limited.IsMost ? "up to" : "at least")} {(character is MeasureCharacter of ? About(limited.By) + LengthWords.Say(limited.Limit, of.Unit, style) : $"{limited.Limit:0}")}"),
             Sought { Seen: true } or Today { Seen: true } => Fill(character, ""),
             _ => $"no {Fill(character, "")}"
         };
     }
+
+    private static string Size(Measured measured, Botany.MeasureUnit unit, LengthStyle style) => About(measured.By)
+        + (measured.Typical is { } typical ? $"mostly {LengthWords.Say(typical, unit, style)} ({LengthWords.Say(measured.Low, measured.High, unit, style)})" : LengthWords.Say(measured.Low, measured.High, unit, style));
+
+    private static string About(MeasuredBy by) => by == MeasuredBy.Ruler ? "" : "about ";
+
+    /// <summary>What a reading was taken on, for "from …"; empty for a fair sample.</summary>
+    public static string Of(Origin origin) => origin switch
+    {
+        Origin.Sucker => "a sucker shoot", Origin.Litter => "litter on the ground", Origin.Hedge => "a clipped plant", Origin.Damaged => "damaged leaves", _ => ""
+    };
 
     /// <summary>A score in words: "usually in pairs, rarely in whorls", "(8–)15–30(–45) cm", "25 Mar – 10 May", "often".</summary>
     public static string Of(Score score, Character character, LengthStyle style = LengthStyle.Metric) => (score, character) switch
@@ -32,13 +44,15 @@ public static class Wording
         _ => throw new ArgumentOutOfRangeException(nameof(score), score, "Unknown kind of score.")
     };
 
-    /// <summary>Why a taxon stands to a reading as it does, as half a sentence: "its leaves are usually in pairs".</summary>
-    public static string Contrast(Score? score, Character character, LengthStyle style = LengthStyle.Metric) => score switch
+    /// <summary>A score as what a kind has: "leaves in pairs", "flowers often", "fruit from 5 Jun – 31 Oct".</summary>
+    /// <param name="score">The score.</param>
+    /// <param name="character">Its character.</param>
+    /// <param name="delay">Days by which the season runs late where it is read; 0 at the flora's reference place.</param>
+    public static string Has(Score score, Character character, double delay = 0) => score switch
     {
-        null => $"it shows no {character.Label}",
-        PresenceScore presence => $"{Fill(character, "")}: {HowOften(presence.Frequency)}",
-        SeasonScore season => $"its time is {season.Window}",
-        _ => $"its {Fill(character, Of(score, character, style))}"
+        PresenceScore presence => $"{Fill(character, "")} {HowOften(presence.Frequency)}",
+        SeasonScore season => $"{Fill(character, "")} {season.Window.Shifted(delay)}",
+        _ => Fill(character, Of(score, character))
     };
 
     /// <summary>"never", "rarely", "now and then", "often", "nearly always" or "always".</summary>
@@ -63,15 +77,18 @@ public static class Wording
 
     private static string States(StateScore score, StateCharacter character)
     {
-        var parts = score.States.GroupBy(state => state.Frequency).OrderBy(group => group.Key).Select(group =>
+        var parts = score.States.GroupBy(state => HowUsual(state.Weight)).OrderBy(group => group.Key).Select(group =>
             (group.Key, Words: Join([.. group.Select(state => character[state.State].Label)], "or"))).ToArray();
         return string.Join("; ", parts.Select(part => part.Key switch
         {
-            Frequency.Usual => parts.Length > 1 ? $"usually {part.Words}" : part.Words,
-            Frequency.Sometimes => $"sometimes {part.Words}",
+            0 => parts.Length > 1 ? $"usually {part.Words}" : part.Words,
+            1 => $"sometimes {part.Words}",
             _ => $"rarely {part.Words}"
         }));
     }
+
+    // 0 usual, 1 sometimes, 2 rare: a counted share goes to the nearest word.
+    private static int HowUsual(double weight) => weight >= 0.5 ? 0 : weight >= 0.12 ? 1 : 2;
 
     private static string Range(RangeScore range, Func<double, string> number, string unit)
     {

@@ -15,6 +15,9 @@ public static class Phenology
     /// <summary>The chance of seeing it well outside the season: a second flush, or last year's fruit still hanging.</summary>
     public const double ShownOutOfSeason = 0.015;
 
+    /// <summary>How much rarer flowers and fruit are on a plant that is still young.</summary>
+    public const double BorneWhenYoung = 0.15;
+
     // Old fruit hangs on for weeks after its season; flowers do not.
     private const double FruitLingers = 25;
 

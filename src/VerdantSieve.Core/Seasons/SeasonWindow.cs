@@ -36,6 +36,15 @@ public readonly record struct SeasonWindow(AnnualDate Start, AnnualDate End)
         return -Math.Min(sinceStart - Length + 1, DaysInYear - sinceStart);
     }
 
+    /// <summary>The window where the season runs late by so many days, or early where they are negative.</summary>
+    public SeasonWindow Shifted(double days)
+    {
+        var whole = (int)Math.Round(days);
+        return whole == 0 || Length == DaysInYear ? this : new SeasonWindow(On(StartDay + whole), On(DayOf(End) + whole));
+
+        static AnnualDate On(int day) => new LocalDate(2025, 1, 1).PlusDays(Wrap(day)) is var date ? new AnnualDate(date.Month, date.Day) : default;
+    }
+
     /// <summary>The day of the year of a date, 0 to 364; 29 February counts as the 28th.</summary>
     public static int DayOf(AnnualDate date) => date.InYear(2025).DayOfYear - 1;
 

@@ -58,6 +58,29 @@ public sealed record Doubt(Reading Reading, double SlipChance, IReadOnlyList<Tax
 {
     /// <summary>From this chance on a reading is pointed at.</summary>
     public const double Threshold = 0.5;
+
+    /// <summary>The leading kind without the reading, and its chance then; null where the reading is not doubtful.</summary>
+    public (Taxon Leader, double Probability)? Without { get; init; }
+
+    /// <summary>The reading it fits worst with; null where it fits with each alone.</summary>
+    public Reading? Contradicts { get; init; }
+}
+
+/// <summary>A notorious double of the leading kind, with the look that would tell the two apart; null where all such looks are taken.</summary>
+public sealed record LeaderCheck(Taxon Leader, LookAlike Double, NextLook? Look);
+
+/// <summary>The last two kinds: the characters they do not share, best first, and those they do, on which no time need be spent.</summary>
+public sealed record LastTwo(Taxon One, Taxon Other, IReadOnlyList<Character> Differ, IReadOnlyList<Character> Shared);
+
+/// <summary>What the lead of the first kind over its strongest rival rests on, in bits.</summary>
+/// <param name="Leader">The leading kind.</param>
+/// <param name="Rival">The kind that comes nearest by the readings alone.</param>
+/// <param name="ByPlace">What place, abundance and setting add to the lead; negative where they speak against it.</param>
+/// <param name="ByReadings">What the readings add.</param>
+public sealed record Grounds(Taxon Leader, Taxon Rival, double ByPlace, double ByReadings)
+{
+    /// <summary>The part of the lead that rests on the place: 0 to 1.</summary>
+    public double PlaceShare => ByPlace <= 0 ? 0 : ByPlace / (ByPlace + Math.Max(0, ByReadings));
 }
 
 /// <summary>A hazard of a kind that is still possible.</summary>
@@ -71,7 +94,22 @@ public sealed record RankShare(TaxonRank Rank, string Name, double Probability);
 /// <param name="Name">The name at that rank, or of the likeliest taxon where none is reached.</param>
 /// <param name="Probability">Its chance.</param>
 /// <param name="Sentence">All of it in plain words.</param>
-public sealed record Determination(TaxonRank? Rank, string Name, double Probability, Prose Sentence);
+public sealed record Determination(TaxonRank? Rank, string Name, double Probability, Prose Sentence)
+{
+    internal static readonly Determination Nothing = new(null, "", 0, new Prose());
+
+    /// <summary>Whether the place decided between kinds that the readings leave open.</summary>
+    public bool SettledByRange { get; init; }
+
+    /// <summary>Whether much was read and little is left to look at, and still more than one kind fits.</summary>
+    public bool IsHard { get; init; }
+
+    /// <summary>The readings that speak for the leading kind over its rival, strongest first, as sentences.</summary>
+    public IReadOnlyList<Prose> For { get; init; } = [];
+
+    /// <summary>The readings that speak against the leading kind, strongest first, as sentences.</summary>
+    public IReadOnlyList<Prose> Against { get; init; } = [];
+}
 
 /// <summary>All that the sieve answers.</summary>
 public sealed record SieveAnswer
@@ -80,7 +118,7 @@ public sealed record SieveAnswer
     public required SieveQuestion Question { get; init; }
     /// <summary>Every taxon, best first as the school asked for has it.</summary>
     public required IReadOnlyList<Candidate> Candidates { get; init; }
-    /// <summary>The chance that it is none of them.</summary>
+    /// <summary>The chance that it is none of them: an unknown relative of theirs, or something else altogether.</summary>
     public required double NoneOfThese { get; init; }
     /// <summary>What can be said.</summary>
     public required Determination Determination { get; init; }
@@ -92,6 +130,23 @@ public sealed record SieveAnswer
     public required IReadOnlyList<PossibleHazard> Hazards { get; init; }
     /// <summary>Genera and families, likeliest first.</summary>
     public required IReadOnlyList<RankShare> Ranking { get; init; }
+
+    /// <summary>What the lead rests on; null with fewer than two kinds.</summary>
+    public Grounds? Grounds { get; init; }
+    /// <summary>The check that is due before the leader is believed; null where none is.</summary>
+    public LeaderCheck? Check { get; init; }
+    /// <summary>The last two kinds; null where more or fewer are left.</summary>
+    public LastTwo? LastTwo { get; init; }
+
+    /// <summary>The best look, then the best of each other organ, so that one is at hand.</summary>
+    /// <param name="count">How many to offer.</param>
+    public IReadOnlyList<NextLook> Offered(int count) =>
+    [
+        .. NextLooks.Select((look, place) => (look, place)).GroupBy(pair => Organs.Of(pair.look.Character))
+            .SelectMany(group => group.Select((pair, within) => (pair.look, pair.place, within)))
+            .Where(item => item.within < (count + 2) / 3).OrderBy(item => item.look.HeldBack is not null).ThenBy(item => item.within).ThenBy(item => item.place)
+            .Take(count).Select(item => item.look)
+    ];
 
     /// <summary>The taxa that came through.</summary>
     public IEnumerable<Candidate> Pan => Candidates.Where(candidate => candidate.Passes);

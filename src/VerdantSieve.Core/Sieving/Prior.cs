@@ -1,31 +1,52 @@
 using VerdantSieve.Core.Botany;
-using VerdantSieve.Core.Observing;
 
 namespace VerdantSieve.Core.Sieving;
 
-/// <summary>How likely a kind is before anything is read: by range, abundance and setting.</summary>
+/// <summary>How likely a kind is before anything is read: by range, abundance and setting. The values are choices, written up in docs/method.md.</summary>
 public static class Prior
 {
-    /// <summary>The chance, before any reading, that the plant is in none of the flora's taxa.</summary>
-    public const double NoneOfThese = 0.02;
-
-    private const double Native = 1, Introduced = 0.4, NextDoor = 0.08, Elsewhere = 0.01;
+    private const double Native = 1, Introduced = 0.4;
     private const double WrongSetting = 0.06;
+    private const double Hybrid = 0.1, HybridWithoutParents = 0.01;
 
-    /// <summary>The weight of a taxon; 1 where nothing is known of place and setting.</summary>
-    public static double Weight(Taxon taxon, Circumstances circumstances) =>
-        ByRange(taxon, circumstances) * BySetting(taxon, circumstances.Setting);
+    // By how many borders lie between the place and the nearest country the kind is native to.
+    private static readonly double[] ByBorders = [Native, 0.1, 0.04, 0.02];
+    private const double Elsewhere = 0.01;
 
-    private static double ByRange(Taxon taxon, Circumstances circumstances)
+    /// <summary>The chance of every row.</summary>
+    /// <remarks>Of the chance of strangers half goes to "none of these", half to unknown relatives, in proportion to their genus.</remarks>
+    internal static double[] Of(Flora flora, Rows rows, SieveModel model, string? region, Setting? setting)
     {
-        if (circumstances.Region is not { } region) return 1;
-        var abundance = taxon.Abundance switch { Abundance.Common => 1, Abundance.Frequent => 0.5, Abundance.Occasional => 0.2, _ => 0.07 };
-        if (taxon.Distribution.Native.Contains(region)) return Native * abundance;
-        if (taxon.Distribution.Introduced.Contains(region)) return Introduced * abundance;
-        var neighbours = Regions.Neighbours(region);
-        return (taxon.Distribution.Native.Any(neighbours.Contains) ? NextDoor : Elsewhere) * abundance;
+        var borders = region is null ? null : Regions.BordersFrom(region);
+        var weights = flora.Taxa.Select(taxon => Weight(taxon, region, borders, setting) * OfParents(taxon, flora, region)).ToArray();
+        var sum = weights.Sum();
+        var prior = new double[rows.Count];
+        for (var t = 0; t < rows.Taxa; t++)
+        {
+            prior[t] = weights[t] / sum * (1 - model.Strangers);
+            prior[rows.Taxa + rows.GenusOf[t]] += weights[t] / sum * model.Strangers / 2;
+        }
+        prior[rows.None] = model.Strangers / 2;
+        return prior;
     }
 
-    private static double BySetting(Taxon taxon, Setting? setting) =>
-        setting is { } here && !taxon.Settings.Contains(here) ? WrongSetting : 1;
+    private static double Weight(Taxon taxon, string? region, IReadOnlyDictionary<string, int>? borders, Setting? setting) =>
+        (region is null ? 1 : ByRange(taxon, region, borders!)) * (setting is { } here && !taxon.Settings.Contains(here) ? WrongSetting : 1);
+
+    private static double ByRange(Taxon taxon, string region, IReadOnlyDictionary<string, int> borders)
+    {
+        var abundance = taxon.Abundance switch { Abundance.Common => 1, Abundance.Frequent => 0.5, Abundance.Occasional => 0.2, _ => 0.07 };
+        var nearest = taxon.Distribution.Native.Select(code => borders.GetValueOrDefault(code, int.MaxValue)).DefaultIfEmpty(int.MaxValue).Min();
+        var native = nearest < ByBorders.Length ? ByBorders[nearest] : Elsewhere;
+        return abundance * (taxon.Distribution.Introduced.Contains(region) ? Math.Max(Introduced, native) : native);
+    }
+
+    // A hybrid is rarer than its parents, and not to be looked for where they do not meet.
+    private static double OfParents(Taxon taxon, Flora flora, string? region)
+    {
+        if (taxon.HybridOf.Count == 0) return 1;
+        var both = taxon.HybridOf.All(parent => flora.FindTaxon(parent) is { } kind
+            && (region is null || kind.Distribution.Native.Contains(region) || kind.Distribution.Introduced.Contains(region)));
+        return both ? Hybrid : HybridWithoutParents;
+    }
 }

@@ -7,13 +7,18 @@ namespace VerdantSieve.Core.Sieving;
 /// <remarks>The formulas and their sources are in docs/method.md.</remarks>
 public sealed class Sieve
 {
-    // Below this a kind is as good as excluded: it is not warned of, not counted as returning.
-    private const double Possible = 0.01;
+    /// <summary>Below this chance a kind is as good as excluded: it is not warned of, and touching need not wait for it.</summary>
+    public const double Possible = 0.01;
+
+    // From this chance on a kind leads, and its doubles are thought of; two that share this much are the last two.
+    private const double Leads = 0.6, LastTwoShare = 0.9, StillOpen = 0.02;
 
     private readonly SieveTable table;
 
     /// <summary>Makes the flora ready; done once when it is loaded.</summary>
-    public Sieve(Flora flora) => table = new SieveTable(flora);
+    /// <param name="flora">The flora.</param>
+    /// <param name="model">What to assume of observers; <see cref="SieveModel.Standard"/> where left out.</param>
+    public Sieve(Flora flora, SieveModel? model = null) => table = new SieveTable(flora, model ?? SieveModel.Standard);
 
     /// <summary>The flora sieved.</summary>
     public Flora Flora => table.Flora;
@@ -21,55 +26,53 @@ public sealed class Sieve
     /// <summary>Answers a question.</summary>
     public SieveAnswer Ask(SieveQuestion question)
     {
-        var calendar = Calendar.From(question.Circumstances, Flora);
-        // In the vocabulary's own order, so that sums come out the same to the last bit whatever order things were read in.
-        var readings = question.Readings.Where(reading => reading.Tells)
-            .OrderBy(reading => Flora.Character(reading.Character).Order).ToArray();
-        var readCharacters = readings.Select(reading => reading.Character).ToHashSet();
-        var evidence = readings.Select(reading => table.Evidence(reading, readCharacters, calendar)).ToArray();
+        var occasion = Occasion.From(question.Circumstances, Flora);
+        var readings = Telling(question);
+        var read = readings.Select(reading => reading.Character).ToHashSet();
+        var evidence = table.Evidence(readings, occasion);
+        var prior = table.Prior(question.Circumstances);
+        var posterior = Posterior.Of(prior, evidence);
 
-        var logPrior = LogPrior(question.Circumstances);
-        var posterior = Posterior(logPrior, evidence, without: -1);
-        var held = Held(readings, calendar);
-        var candidates = Enumerable.Range(0, table.Taxa)
+        var held = Held(readings, occasion);
+        var candidates = Enumerable.Range(0, table.Rows.Taxa)
             .Select(t => new Candidate(Flora.Taxa[t], posterior[t], held[t], held[t].Count <= question.Slips)).ToArray();
-        var doubts = readings
-            .Select((reading, r) => DoubtOf(reading, r, logPrior, evidence, posterior, held, question.Slips))
-            .OrderByDescending(doubt => doubt.SlipChance).ToArray();
-
-        var weights = question.School == School.Weigh ? posterior : Even(candidates);
-        var looks = NextLooks(weights, posterior, question.Readings.Select(reading => reading.Character).ToHashSet(), readCharacters, calendar);
         Candidate[] ordered = question.School == School.Weigh
             ? [.. candidates.OrderByDescending(c => c.Probability)]
             : [.. candidates.OrderByDescending(c => c.Passes).ThenBy(c => c.Held.Count).ThenByDescending(c => c.Probability)];
-        var none = posterior[table.NoneOfThese];
-        return new SieveAnswer
+
+        var asking = new NextLooks(table, occasion, posterior, question.Readings.Select(reading => reading.Character).ToHashSet(), read);
+        var looks = asking.Find(question.School == School.Weigh ? posterior : Even(candidates));
+        var ranks = RankShares.Of(table, posterior);
+        var answer = new SieveAnswer
         {
             Question = question,
             Candidates = ordered,
-            NoneOfThese = none,
+            NoneOfThese = posterior.AsSpan(table.Rows.Taxa).ToArray().Sum(),
             NextLooks = looks,
-            Doubts = doubts,
+            Doubts = new Doubts(table, prior, evidence, posterior, held, question.Slips).Find(),
             Hazards = Hazards(candidates, readings.Length),
-            Ranking = Ranking(candidates),
-            Determination = Determiner.Determine(Flora, question, ordered, none, looks, doubts)
+            Ranking = ranks.GeneraAndFamilies,
+            Grounds = GroundsOf(question, evidence, posterior),
+            Check = readings.Length > 2 ? CheckOf(candidates, asking) : null,
+            LastTwo = LastTwoOf(ordered, read, question),
+            Determination = Determination.Nothing
         };
+        return answer with { Determination = new Determiner(table, answer, ranks, evidence, occasion).Determine() };
     }
+
+    // In the vocabulary's own order, so that sums come out the same to the last bit whatever order things were read in.
+    private Reading[] Telling(SieveQuestion question) =>
+        [.. question.Readings.Where(reading => reading.Tells).OrderBy(reading => Flora.Character(reading.Character).Order)];
 
     /// <summary>How one reading bears on one taxon: the log, base 2, of how much likelier the taxon makes it than the flora at
     /// large does. Above 0 speaks for the taxon, below 0 against it.</summary>
     public IReadOnlyList<ReadingBearing> Bearings(Taxon taxon, SieveQuestion question)
     {
-        var calendar = Calendar.From(question.Circumstances, Flora);
+        var occasion = Occasion.From(question.Circumstances, Flora);
         var row = table.RowOf(taxon);
         var readings = question.Readings.Where(reading => reading.Tells).ToArray();
-        var readCharacters = readings.Select(reading => reading.Character).ToHashSet();
-        return [.. readings.Select(reading =>
-        {
-            var total = table.Evidence(reading, readCharacters, calendar).Total;
-            var bits = Math.Log2(total[row] / total[table.NoneOfThese]);
-            return new ReadingBearing(reading, StandingOf(row, reading, calendar), bits);
-        })];
+        return [.. table.Evidence(readings, occasion).Select(evidence =>
+            new ReadingBearing(evidence.Reading, StandingOf(row, evidence.Reading, occasion), (evidence.Logs[row] - evidence.Logs[table.Rows.None]) / Math.Log(2)))];
     }
 
     /// <summary>The characters that separate a few taxa, by bits per effort; those that part nothing last.</summary>
@@ -77,108 +80,64 @@ public sealed class Sieve
     /// <param name="circumstances">The date decides which flowers and fruit can be seen.</param>
     public IReadOnlyList<Separation> TellApart(IReadOnlyList<Taxon> taxa, Circumstances circumstances)
     {
-        var calendar = Calendar.From(circumstances, Flora);
+        var occasion = Occasion.From(circumstances, Flora);
         var rows = taxa.Select(taxon => table.RowOf(taxon)).ToArray();
-        var weights = new double[table.Rows];
+        var weights = new double[table.Rows.Count];
         foreach (var row in rows) weights[row] = 1.0 / rows.Length;
         return
         [
             .. Flora.Characters
-                .Where(character => rows.Count(row => table[character.Id].Scores[row] is not null) > 0)
+                .Where(character => rows.Any(row => table[character.Id].Scores[row] is not null))
                 .Select(character =>
                 {
                     var column = table[character.Id];
-                    var known = rows.All(row => column.Scores[row] is not null || !SieveTable.Applicable(row, column));
-                    var bits = known ? column.Foresee(calendar).Bits(weights) : 0;
-                    return new Separation(character, bits, [.. rows.Select(row => column.Scores[row])], [.. rows.Select(row => SieveTable.Applicable(row, column))]);
+                    var known = rows.All(row => column.Scores[row] is not null || !column.CanApply[row]);
+                    var bits = known ? column.Foresee(occasion).Bits(weights) : 0;
+                    return new Separation(character, bits, [.. rows.Select(row => column.Scores[row])], [.. rows.Select(row => column.CanApply[row])]);
                 })
                 .OrderByDescending(s => s.Bits / s.Character.Effort).ThenBy(s => s.Character.Order)
         ];
     }
 
-    private double[] LogPrior(Circumstances circumstances)
-    {
-        var weights = Flora.Taxa.Select(taxon => Prior.Weight(taxon, circumstances)).ToArray();
-        var sum = weights.Sum();
-        return [.. weights.Select(weight => Math.Log(weight / sum * (1 - Prior.NoneOfThese))), Math.Log(Prior.NoneOfThese)];
-    }
-
-    private static double[] Posterior(double[] logPrior, Likelihood[] evidence, int without)
-    {
-        var posterior = (double[])logPrior.Clone();
-        for (var r = 0; r < evidence.Length; r++)
-        {
-            if (r == without) continue;
-            for (var row = 0; row < posterior.Length; row++) posterior[row] += Math.Log(evidence[r].Total[row]);
-        }
-        var best = posterior.Max();
-        var sum = 0.0;
-        for (var row = 0; row < posterior.Length; row++) sum += posterior[row] = Math.Exp(posterior[row] - best);
-        for (var row = 0; row < posterior.Length; row++) posterior[row] /= sum;
-        return posterior;
-    }
-
-    private List<string>[] Held(Reading[] readings, Calendar calendar)
-    {
-        var held = new List<string>[table.Taxa];
-        for (var t = 0; t < held.Length; t++)
-            held[t] = [.. readings.Where(reading => table.Holds(t, reading, calendar)).Select(reading => reading.Character)];
-        return held;
-    }
+    private IReadOnlyList<string>[] Held(Reading[] readings, Occasion occasion) =>
+        [.. Enumerable.Range(0, table.Rows.Taxa).Select(t => (IReadOnlyList<string>)[.. readings.Where(reading => table.Holds(t, reading, occasion)).Select(reading => reading.Character)])];
 
     private double[] Even(Candidate[] candidates)
     {
-        var passing = candidates.Count(c => c.Passes);
-        return [.. candidates.Select(c => c.Passes ? 1.0 / passing : 0), passing == 0 ? 1 : 0];
+        var even = new double[table.Rows.Count];
+        for (var t = 0; t < candidates.Length; t++) even[t] = candidates[t].Passes ? 1 : 0;
+        return even;
     }
 
-    private Doubt DoubtOf(Reading reading, int r, double[] logPrior, Likelihood[] evidence, double[] posterior, List<string>[] held, int slips)
+    // Who would come nearest without the place, and what then parts it from the leader.
+    private Grounds? GroundsOf(SieveQuestion question, Evidence[] evidence, double[] posterior)
     {
-        var slipChance = 0.0;
-        for (var row = 0; row < posterior.Length; row++)
-            slipChance += posterior[row] * Math.Clamp(1 - evidence[r].Fitting[row] / evidence[r].Total[row], 0, 1);
-        if (slipChance < Doubt.Threshold / 2) return new Doubt(reading, slipChance, []);
-        var without = Posterior(logPrior, evidence, r);
-        var back = Enumerable.Range(0, table.Taxa)
-            .Where(t => (without[t] >= 5 * Possible && posterior[t] < Possible) || (held[t].Count == slips + 1 && held[t].Contains(reading.Character)))
-            .OrderByDescending(t => without[t]).Select(t => Flora.Taxa[t]).ToArray();
-        return new Doubt(reading, slipChance, back);
+        if (table.Rows.Taxa < 2) return null;
+        var flat = Posterior.Of(table.Prior(Circumstances.Unknown), evidence);
+        var leader = Enumerable.Range(0, table.Rows.Taxa).MaxBy(t => posterior[t]);
+        var rival = Enumerable.Range(0, table.Rows.Taxa).Where(t => t != leader).MaxBy(t => flat[t]);
+        var byReadings = Math.Log2(flat[leader] / flat[rival]);
+        return new Grounds(Flora.Taxa[leader], Flora.Taxa[rival], Math.Log2(posterior[leader] / posterior[rival]) - byReadings, byReadings);
     }
 
-    private NextLook[] NextLooks(double[] weights, double[] posterior, HashSet<string> asked, HashSet<string> readCharacters, Calendar calendar)
+    // Where a kind has a notorious double, the check is prompted even if the answer looks settled.
+    private LeaderCheck? CheckOf(Candidate[] candidates, NextLooks asking)
     {
-        var open = (double[])weights.Clone();
-        open[table.NoneOfThese] = 0;
-        var sum = open.Sum();
-        if (sum <= 0) return [];
-        for (var row = 0; row < open.Length; row++) open[row] /= sum;
-        var entropy = Information.Entropy(open);
-        var hurting = Enumerable.Range(0, table.Taxa).Where(t => posterior[t] > Possible && Flora.Taxa[t].HurtsOnTouch)
-            .OrderByDescending(t => posterior[t]).Select(t => Flora.Taxa[t]).FirstOrDefault();
+        if (candidates.MaxBy(c => c.Probability) is not { Probability: >= Leads } leader || leader.Taxon.Doubles.Count == 0) return null;
+        var doubles = leader.Taxon.Doubles.Select(look => (look, Taxon: Flora.FindTaxon(look.Name))).Where(pair => pair.Taxon is not null).ToArray();
+        if (doubles.Length == 0) return null;
+        var (alike, other) = doubles.MaxBy(pair => candidates[table.RowOf(pair.Taxon!)].Probability);
+        return new LeaderCheck(leader.Taxon, alike, asking.Between(table.RowOf(leader.Taxon), table.RowOf(other!)));
+    }
 
-        return
-        [
-            .. Flora.Characters.Where(character => !asked.Contains(character.Id))
-                .Select(character => Look(character)).OfType<NextLook>()
-                .OrderBy(look => look.HeldBack is not null).ThenByDescending(look => Math.Round(look.Worth, 3)).ThenBy(look => look.Character.Order)
-        ];
-
-        NextLook? Look(Character character)
-        {
-            var column = table[character.Id];
-            if (character is SeasonCharacter && calendar.DayOfYear is null) return null;
-            var readable = table.Readable(character, readCharacters, calendar);
-            double chance = 0;
-            for (var row = 0; row < open.Length; row++) chance += open[row] * readable[row];
-            // A question that most of the open kinds cannot answer waits until its condition has been read.
-            var firstAsk = character.OnlyIf is { IsPresence: false } condition && !readCharacters.Contains(condition.CharacterId);
-            if (chance < (firstAsk ? 0.9 : 0.05)) return null;
-            var bits = column.Foresee(calendar).Bits(open);
-            if (bits < 1e-4) return null;
-            var heldBack = character.Contact && hurting is not null
-                ? $"Wait with touching: {hurting.CommonName} is still possible." : null;
-            return new NextLook(character, bits, chance, Math.Pow(2, entropy - bits), heldBack);
-        }
+    private LastTwo? LastTwoOf(Candidate[] ordered, HashSet<string> read, SieveQuestion question)
+    {
+        var two = question.School == School.Strict ? ordered.Where(c => c.Passes).ToArray() : ordered.TakeWhile(c => c.Probability >= StillOpen).ToArray();
+        if (two.Length != 2 || read.Count == 0 || (question.School == School.Weigh && two.Sum(c => c.Probability) < LastTwoShare)) return null;
+        var separations = TellApart([two[0].Taxon, two[1].Taxon], question.Circumstances).Where(s => !read.Contains(s.Character.Id) && s.Applies.All(applies => applies)).ToArray();
+        return new LastTwo(two[0].Taxon, two[1].Taxon,
+            [.. separations.Where(s => s.Bits >= 0.15).Select(s => s.Character)],
+            [.. separations.Where(s => s.Bits < 0.02 && s.Scores.All(score => score is not null)).Select(s => s.Character).OrderBy(c => c.Order)]);
     }
 
     private static PossibleHazard[] Hazards(Candidate[] candidates, int readings) =>
@@ -188,21 +147,12 @@ public sealed class Sieve
             .OrderBy(h => h.Hazard.Kind).ThenByDescending(h => h.Probability)
     ];
 
-    private static RankShare[] Ranking(Candidate[] candidates) =>
-    [
-        .. Shares(TaxonRank.Genus, taxon => taxon.Name.Genus, candidates), .. Shares(TaxonRank.Family, taxon => taxon.Family, candidates)
-    ];
-
-    private static IEnumerable<RankShare> Shares(TaxonRank rank, Func<Taxon, string> name, Candidate[] candidates) =>
-        candidates.GroupBy(c => name(c.Taxon)).Select(group => new RankShare(rank, group.Key, group.Sum(c => c.Probability)))
-            .OrderByDescending(share => share.Probability);
-
-    private Standing StandingOf(int row, Reading reading, Calendar calendar)
+    private Standing StandingOf(int row, Reading reading, Occasion occasion)
     {
         var column = table[reading.Character];
-        if (!SieveTable.Applicable(row, column)) return Standing.CannotApply;
+        if (!column.CanApply[row]) return Standing.CannotApply;
         if (column.Scores[row] is null) return Standing.NotScored;
-        return column.Allows(row, reading.Observation, calendar) ? Standing.Agrees : Standing.Disagrees;
+        return column.Allows(row, reading.Observation, occasion) ? Standing.Agrees : Standing.Disagrees;
     }
 }
 

@@ -1,22 +1,25 @@
+using System.Collections.Concurrent;
+using System.Numerics.Tensors;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Observing;
+using VerdantSieve.Core.Sieving.Columns;
 
 namespace VerdantSieve.Core.Sieving;
 
-/// <summary>A flora made ready for sieving: one column a character, one row a taxon and a last row for "none of these".
+/// <summary>A flora made ready for sieving: one column a character, one row a taxon, then the strangers' rows (see <see cref="Sieving.Rows"/>).
 /// Made once when a flora is loaded; safe to use from many threads.</summary>
 internal sealed class SieveTable
 {
     private readonly Dictionary<string, Column> columns;
     private readonly Dictionary<ScientificName, int> rowOf;
+    private readonly ConcurrentDictionary<(string? Region, Setting? Setting), double[]> priors = new();
 
-    public SieveTable(Flora flora)
+    public SieveTable(Flora flora, SieveModel model)
     {
-        Flora = flora;
+        (Flora, Model, Rows) = (flora, model, new Rows(flora));
         rowOf = flora.Taxa.Select((taxon, row) => (taxon.Name, row)).ToDictionary(pair => pair.Name, pair => pair.row);
-        var genera = flora.Taxa.Select(taxon => taxon.Name.Genus).ToArray();
         var separate = flora.Taxa.Select(taxon => taxon.Scores.GetValueOrDefault(Vocabulary.Sexes) is StateScore sexes
-            && sexes.States.Any(s => s is { State: Vocabulary.SeparateTrees, Frequency: Frequency.Usual })).ToArray();
+            && sexes.States.Any(s => s.State == Vocabulary.SeparateTrees && s.Frequency == Frequency.Usual)).ToArray();
         columns = flora.Characters.ToDictionary(character => character.Id, character => Make(character));
         foreach (var column in columns.Values)
         {
@@ -29,50 +32,73 @@ internal sealed class SieveTable
             var scores = flora.Taxa.Select(taxon => taxon.Scores.GetValueOrDefault(character.Id)).ToArray();
             return character switch
             {
-                StateCharacter states => new StateColumn(states, scores, genera),
-                CountCharacter count => new CountColumn(count, scores, genera),
-                MeasureCharacter measure => new MeasureColumn(measure, scores, genera),
-                PresenceCharacter presence => new PresenceColumn(presence, scores, genera),
-                SeasonCharacter season => new SeasonColumn(season, scores, separate),
+                StateCharacter states => new StateColumn(states, scores, Rows, model),
+                CountCharacter count => new CountColumn(count, scores, Rows, model),
+                MeasureCharacter measure => new MeasureColumn(measure, scores, Rows, model),
+                PresenceCharacter presence => new PresenceColumn(presence, scores, Rows, model),
+                SeasonCharacter season => new SeasonColumn(season, scores, separate, Rows, model),
                 _ => throw new ArgumentOutOfRangeException(nameof(character), character, "Unknown kind of character.")
             };
         }
     }
 
     public Flora Flora { get; }
-    public int Taxa => Flora.Taxa.Count;
-    public int Rows => Taxa + 1;
-    public int NoneOfThese => Taxa;
+    public SieveModel Model { get; }
+    public Rows Rows { get; }
 
     public int RowOf(Taxon taxon) => rowOf[taxon.Name];
 
     public Column this[string characterId] => columns[characterId];
 
-    /// <summary>The evidence of one reading among others: the chance of the reading for each row.</summary>
-    public Likelihood Evidence(Reading reading, IReadOnlySet<string> readCharacters, Calendar calendar)
+    /// <summary>The chance of each row before anything is read.</summary>
+    public double[] Prior(Circumstances circumstances) =>
+        priors.GetOrAdd((circumstances.Region, circumstances.Setting), key => Sieving.Prior.Of(Flora, Rows, Model, key.Region, key.Setting));
+
+    /// <summary>All readings as evidence.</summary>
+    public Evidence[] Evidence(Reading[] readings, Occasion occasion)
+    {
+        var read = readings.Select(reading => reading.Character).ToHashSet();
+        var counted = readings.Select(reading => FormOf(reading, readings)).ToArray();
+        return [.. readings.Select((reading, i) => new Evidence(reading, Likelihood(counted[i], read, occasion), Model.Damping ? Damping.Weight(counted[i], counted, Flora) : 1))];
+    }
+
+    // Length and width rise and fall together: beside the length, the width counts by what it adds, which is the slenderness.
+    private Reading FormOf(Reading reading, Reading[] readings)
+    {
+        if (!Model.Damping || reading.Character != Vocabulary.BladeWidth || reading.Observation is not Measured width || !columns.ContainsKey(Vocabulary.Slenderness)) return reading;
+        if (readings.FirstOrDefault(r => r.Character == Vocabulary.BladeLength)?.Observation is not Measured length) return reading;
+        var ratio = length.Middle / width.Middle;
+        return reading with { Character = Vocabulary.Slenderness, Observation = new Measured(ratio, ratio, Math.Min(length.Leaves, width.Leaves)) { By = (MeasuredBy)Math.Max((int)length.By, (int)width.By) } };
+    }
+
+    private Likelihood Likelihood(Reading reading, IReadOnlySet<string> readCharacters, Occasion occasion)
     {
         var column = columns[reading.Character];
-        var given = column.Likelihood(reading.Observation, reading.Certainty, calendar);
+        var given = column.Likelihood(reading, occasion);
+        var background = given.Total[Rows.None];
+        if (Origins.Misleads(reading.Origin, column.Character) is > 0 and var misleads)
+            given = new Likelihood([.. given.Total.Select(chance => (1 - misleads) * chance + misleads * background)],
+                // Where it says nothing of the plant it cannot contradict it either.
+                [.. given.Fitting.Select(chance => (1 - misleads) * chance + (misleads == 1 ? background : 0))]);
         if (column.Character.OnlyIf is not { } condition) return given;
 
-        var rate = Slips.Rate(reading.Certainty);
-        var background = given.Total[NoneOfThese];
-        var (total, fits) = (new double[Rows], new double[Rows]);
+        var rate = Model.SlipRate(reading.Certainty);
+        var (total, fits) = (new double[Rows.Count], new double[Rows.Count]);
         if (readCharacters.Contains(condition.CharacterId))
         {
             // The condition has been read and has paid for itself: here only what is new counts, and a row where the
             // character cannot apply is neither helped nor punished a second time.
-            for (var row = 0; row < Rows; row++)
+            for (var row = 0; row < Rows.Count; row++)
             {
-                var applies = column.Applies[row] / (column.Applies[row] + rate * (1 - column.Applies[row]));
+                var applies = column.Applies[row] == 0 ? 0 : column.Applies[row] / (column.Applies[row] + rate * (1 - column.Applies[row]));
                 total[row] = applies * given.Total[row] + (1 - applies) * background;
                 fits[row] = applies * given.Fitting[row] + (1 - applies) * background;
             }
             return new Likelihood(total, fits);
         }
         // A reading of a conditional character implies its condition.
-        var seasonal = Chain(column.Character, readCharacters, calendar);
-        for (var row = 0; row < Rows; row++)
+        var seasonal = Chain(column.Character, readCharacters, occasion);
+        for (var row = 0; row < Rows.Count; row++)
         {
             fits[row] = seasonal[row] * given.Fitting[row];
             total[row] = seasonal[row] * given.Total[row] + (1 - seasonal[row]) * rate * background;
@@ -80,19 +106,16 @@ internal sealed class SieveTable
         return new Likelihood(total, fits);
     }
 
-    /// <summary>The chance that a character can be read on a plant of each row, on this day.</summary>
-    public double[] Readable(Character character, IReadOnlySet<string> readCharacters, Calendar calendar) =>
-        Chain(character, readCharacters, calendar);
+    /// <summary>The chance that a character can be read on a plant of each row, on this occasion.</summary>
+    public double[] Readable(Character character, IReadOnlySet<string> readCharacters, Occasion occasion) => Chain(character, readCharacters, occasion);
 
     /// <summary>Whether the strict school holds a taxon for a reading.</summary>
-    public bool Holds(int taxon, Reading reading, Calendar calendar)
+    public bool Holds(int taxon, Reading reading, Occasion occasion)
     {
         var column = columns[reading.Character];
-        return !Applicable(taxon, column) || !column.Allows(taxon, reading.Observation, calendar);
+        if (Origins.Misleads(reading.Origin, column.Character) == 1) return false;
+        return !column.CanApply[taxon] || !column.Allows(taxon, reading.Observation, occasion);
     }
-
-    /// <summary>Whether the taxon can show the character at all: inapplicable is not the same as missing.</summary>
-    public static bool Applicable(int taxon, Column column) => column.CanApply[taxon];
 
     // Only the taxon's own scores can rule a character out; what is guessed from its kin cannot.
     private bool CanApply(Taxon taxon, Character character)
@@ -103,21 +126,21 @@ internal sealed class SieveTable
     }
 
     // Multiplies the chances of the conditions, up to one that has been read itself.
-    private double[] Chain(Character character, IReadOnlySet<string> readCharacters, Calendar? calendar = null)
+    private double[] Chain(Character character, IReadOnlySet<string> readCharacters, Occasion? occasion = null)
     {
-        var chances = new double[Rows];
+        var chances = new double[Rows.Count];
         Array.Fill(chances, 1);
         for (var at = character; at.OnlyIf is { } condition; at = Flora.Character(condition.CharacterId))
         {
             if (readCharacters.Contains(condition.CharacterId)) break;
-            double[]? holds = (columns[condition.CharacterId], calendar) switch
+            double[]? holds = (columns[condition.CharacterId], occasion) switch
             {
                 (StateColumn states, _) => states.ChanceOf(condition),
                 (SeasonColumn season, { } day) => season.ChancesOrEven(day),
+                (PresenceColumn presence, { } day) => presence.Chances(day),
                 _ => null
             };
-            if (holds is null) continue;
-            for (var row = 0; row < Rows; row++) chances[row] *= holds[row];
+            if (holds is not null) TensorPrimitives.Multiply(chances, holds, chances);
         }
         return chances;
     }

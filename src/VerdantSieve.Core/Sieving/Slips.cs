@@ -1,27 +1,22 @@
 using VerdantSieve.Core.Botany;
-using VerdantSieve.Core.Observing;
 
 namespace VerdantSieve.Core.Sieving;
 
-/// <summary>How often observers slip, and to what.</summary>
+/// <summary>To what observers slip.</summary>
 public static class Slips
 {
-    /// <summary>The chance that a reading is a slip: 2 %, 10 % or 30 %.</summary>
-    public static double Rate(Certainty certainty) => certainty switch { Certainty.Sure => 0.02, Certainty.Fair => 0.10, _ => 0.30 };
-
-    /// <summary>The error of a measurement as a standard deviation in log units: 4 %, 8 % or 25 %.</summary>
-    public static double MeasuringError(Certainty certainty) => certainty switch { Certainty.Sure => 0.04, Certainty.Fair => 0.08, _ => 0.25 };
-
-    // Of the slips of a state: this much goes to the declared confusions (in their shares), this much to neighbours of
-    // an ordered character, the rest evenly to all other states.
+    // Of the slips of a state, what the flora declares goes to its confusions; of the rest this much goes to the neighbours of
+    // an ordered character, and what is left evenly to all other states.
     private const double ToNeighbours = 0.7;
 
     /// <summary>The chance of reading each state (second index) where the plant shows the state of the first index.</summary>
-    public static double[,] Confusion(StateCharacter character, Certainty certainty)
+    /// <param name="character">The character, with its declared confusions.</param>
+    /// <param name="rate">The chance of a slip, 0 to 1.</param>
+    public static double[,] Confusion(StateCharacter character, double rate)
     {
         var count = character.States.Count;
         var table = new double[count, count];
-        var rate = count > 1 ? Rate(certainty) : 0;
+        if (count == 1) rate = 0;
         for (var shown = 0; shown < count; shown++)
         {
             table[shown, shown] = 1 - rate;

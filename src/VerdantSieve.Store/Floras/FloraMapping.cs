@@ -18,6 +18,7 @@ internal static class FloraMapping
         Id = about.Id, Title = about.Title, Edition = about.Edition,
         ReferenceLatitude = about.ReferencePlace.Latitude, ReferenceLongitude = about.ReferencePlace.Longitude, ReferenceElevation = about.ReferencePlace.Elevation,
         GenusWords = JsonSerializer.Serialize(about.GenusWords, Json), FamilyWords = JsonSerializer.Serialize(about.FamilyWords, Json),
+        Aggregates = JsonSerializer.Serialize(about.Aggregates, Json),
         Fingerprint = fingerprint, Loaded = DateTimeOffset.UtcNow
     };
 
@@ -25,7 +26,7 @@ internal static class FloraMapping
     {
         Edition = row.Edition,
         ReferencePlace = new Position(row.ReferenceLatitude, row.ReferenceLongitude, row.ReferenceElevation),
-        GenusWords = Words(row.GenusWords), FamilyWords = Words(row.FamilyWords)
+        GenusWords = Words(row.GenusWords), FamilyWords = Words(row.FamilyWords), Aggregates = Words(row.Aggregates)
     };
 
     public static CharacterRow Row(string flora, Character character) => new()
@@ -46,7 +47,7 @@ internal static class FloraMapping
 
     public static TaxonRow Row(string flora, Taxon taxon) => new()
     {
-        FloraId = flora, Name = taxon.Name.Text, Rank = Word(taxon.Rank), Authority = taxon.Authority, Family = taxon.Family, Group = taxon.Group,
+        FloraId = flora, Name = taxon.Name.Text, Rank = Word(taxon.Rank), Authority = taxon.Authority, Family = taxon.Family, Group = taxon.Group, Aggregate = taxon.Aggregate, HybridOf = [.. taxon.HybridOf],
         CommonNames = [.. taxon.CommonNames], Synonyms = [.. taxon.Synonyms],
         Native = [.. taxon.Distribution.Native], Introduced = [.. taxon.Distribution.Introduced],
         Settings = [.. taxon.Settings.Select(setting => Word(setting))], Abundance = Word(taxon.Abundance),
@@ -56,7 +57,7 @@ internal static class FloraMapping
 
     public static Taxon Taxon(TaxonRow row, IEnumerable<ScoreRow> scores, IReadOnlyDictionary<string, Character> characters) => new(new ScientificName(row.Name))
     {
-        Rank = Enum.Parse<TaxonRank>(row.Rank, ignoreCase: true), Authority = row.Authority, Family = row.Family, Group = row.Group,
+        Rank = Enum.Parse<TaxonRank>(row.Rank, ignoreCase: true), Authority = row.Authority, Family = row.Family, Group = row.Group, Aggregate = row.Aggregate, HybridOf = row.HybridOf,
         CommonNames = row.CommonNames, Synonyms = row.Synonyms, Distribution = new Distribution(row.Native, row.Introduced),
         Settings = [.. row.Settings.Select(setting => Enum.Parse<Setting>(setting, ignoreCase: true))],
         Abundance = Enum.Parse<Abundance>(row.Abundance, ignoreCase: true),

@@ -11,6 +11,7 @@ public sealed class FloraRow
     public double ReferenceElevation { get; init; }
     public required string GenusWords { get; init; }
     public required string FamilyWords { get; init; }
+    public required string Aggregates { get; init; }
     public required string Fingerprint { get; init; }
     public DateTimeOffset Loaded { get; init; }
 }
@@ -37,6 +38,8 @@ public sealed class TaxonRow
     public required string Authority { get; init; }
     public required string Family { get; init; }
     public string? Group { get; init; }
+    public string? Aggregate { get; init; }
+    public required string[] HybridOf { get; init; }
     public required string[] CommonNames { get; init; }
     public required string[] Synonyms { get; init; }
     public required string[] Native { get; init; }

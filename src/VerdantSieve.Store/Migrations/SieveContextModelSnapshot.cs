@@ -63,6 +63,11 @@ namespace VerdantSieve.Store.Migrations
                         .HasColumnType("text")
                         .HasColumnName("id");
 
+                    b.Property<string>("Aggregates")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("aggregates");
+
                     b.Property<int>("Edition")
                         .HasColumnType("integer")
                         .HasColumnName("edition");
@@ -172,6 +177,10 @@ namespace VerdantSieve.Store.Migrations
                         .HasColumnType("text")
                         .HasColumnName("family");
 
+                    b.Property<string>("Aggregate")
+                        .HasColumnType("text")
+                        .HasColumnName("aggregate");
+
                     b.Property<string>("Group")
                         .HasColumnType("text")
                         .HasColumnName("group");
@@ -180,6 +189,11 @@ namespace VerdantSieve.Store.Migrations
                         .IsRequired()
                         .HasColumnType("jsonb")
                         .HasColumnName("hazards");
+
+                    b.PrimitiveCollection<string[]>("HybridOf")
+                        .IsRequired()
+                        .HasColumnType("text[]")
+                        .HasColumnName("hybrid_of");
 
                     b.PrimitiveCollection<string[]>("Introduced")
                         .IsRequired()

@@ -7,6 +7,7 @@ namespace VerdantSieve.Core.Tests.Sieving;
 internal sealed class RandomFlora
 {
     private static readonly string[] Certainties = ["guess", "fair", "sure"];
+    private static readonly Frequency[] Frequencies = [Frequency.Usual, Frequency.Sometimes, Frequency.Rare];
     private readonly Random random;
 
     public RandomFlora(int seed)
@@ -74,7 +75,7 @@ internal sealed class RandomFlora
         switch (character)
         {
             case StateCharacter states:
-                var shown = states.States.Where(_ => random.Next(2) == 0).Select(s => new StateFrequency(s.Id, (Frequency)random.Next(3))).ToArray();
+                var shown = states.States.Where(_ => random.Next(2) == 0).Select(s => new StateFrequency(s.Id, Frequencies[random.Next(3)])).ToArray();
                 return new StateScore(shown.Length > 0 ? shown : [new StateFrequency(states.States[0].Id, Frequency.Usual)]);
             case CountCharacter:
                 var low = random.Next(1, 8);

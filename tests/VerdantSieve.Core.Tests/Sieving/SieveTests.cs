@@ -145,11 +145,11 @@ public class SieveTests
     }
 
     [Fact]
-    public void Genera_and_families_sum_their_kinds()
+    public void Genera_sum_their_kinds_and_a_little_for_kinds_unknown()
     {
         var answer = Ask(State("arrangement", "opposite"));
         var maples = answer.Candidates.Where(c => c.Taxon.Name.Genus == "Acer").Sum(c => c.Probability);
-        Assert.Equal(maples, answer.Ranking.Single(share => share is { Rank: TaxonRank.Genus, Name: "Acer" }).Probability, 12);
+        Assert.InRange(answer.Ranking.Single(share => share is { Rank: TaxonRank.Genus, Name: "Acer" }).Probability, maples, maples + 0.05);
     }
 
     private static SieveAnswer Ask(params Reading[] readings) => Ask(Circumstances.Unknown, readings);

@@ -1,0 +1,76 @@
+using VerdantSieve.Core.Botany;
+
+namespace VerdantSieve.Core.Sieving;
+
+/// <summary>Finds what is most worth looking at now.</summary>
+internal sealed class NextLooks
+{
+    // A question that fewer of the open kinds could answer waits until its condition has been read; one that hardly any could, is not asked.
+    private const double AnsweredByMost = 0.9, AnsweredBySome = 0.05;
+    private const double LeastBits = 1e-4;
+
+    private readonly SieveTable table;
+    private readonly Occasion occasion;
+    private readonly IReadOnlySet<string> asked, read;
+    private readonly Taxon? hurting;
+
+    /// <param name="table">The flora made ready.</param>
+    /// <param name="occasion">The day and the rest.</param>
+    /// <param name="posterior">The chance of each row.</param>
+    /// <param name="asked">The characters asked about already, told or not.</param>
+    /// <param name="read">The characters that were told.</param>
+    public NextLooks(SieveTable table, Occasion occasion, double[] posterior, IReadOnlySet<string> asked, IReadOnlySet<string> read)
+    {
+        (this.table, this.occasion, this.asked, this.read) = (table, occasion, asked, read);
+        hurting = Enumerable.Range(0, table.Rows.Taxa).Where(t => posterior[t] > Sieve.Possible && table.Flora.Taxa[t].HurtsOnTouch)
+            .OrderByDescending(t => posterior[t]).Select(t => table.Flora.Taxa[t]).FirstOrDefault();
+    }
+
+    /// <summary>The looks, best first; those held back last.</summary>
+    /// <param name="weights">The chance of each row, as the school has it.</param>
+    public NextLook[] Find(double[] weights)
+    {
+        if (Open(weights) is not { } open) return [];
+        var entropy = Information.Entropy(open);
+        return
+        [
+            .. table.Flora.Characters.Where(character => !asked.Contains(character.Id)).Select(character => Of(character, open, entropy)).OfType<NextLook>()
+                .OrderBy(look => look.HeldBack is not null).ThenByDescending(look => Math.Round(look.Worth, 3)).ThenBy(look => look.Character.Order)
+        ];
+    }
+
+    /// <summary>The look that best parts two kinds; null where none does.</summary>
+    public NextLook? Between(int one, int other)
+    {
+        var two = new double[table.Rows.Count];
+        two[one] = two[other] = 1;
+        return Find(two).FirstOrDefault(look => look.Bits > 0.1);
+    }
+
+    // The strangers' rows are too vague to be asked about.
+    private double[]? Open(double[] weights)
+    {
+        var open = (double[])weights.Clone();
+        open.AsSpan(table.Rows.Taxa).Clear();
+        var sum = open.Sum();
+        if (sum <= 0) return null;
+        for (var row = 0; row < open.Length; row++) open[row] /= sum;
+        return open;
+    }
+
+    private NextLook? Of(Character character, double[] open, double entropy)
+    {
+        if (character is SeasonCharacter && occasion.DayOfYear is null) return null;
+        var chance = 1.0;
+        if (character.OnlyIf is { } condition)
+        {
+            var readable = table.Readable(character, read, occasion);
+            chance = System.Numerics.Tensors.TensorPrimitives.Dot<double>(open, readable);
+            if (chance < (!condition.IsPresence && !read.Contains(condition.CharacterId) ? AnsweredByMost : AnsweredBySome)) return null;
+        }
+        var bits = table[character.Id].Foresee(occasion).Bits(open) * character.Weight;
+        if (bits < LeastBits) return null;
+        var heldBack = character.Contact && hurting is not null ? $"Wait with touching: {hurting.CommonName} is still possible." : null;
+        return new NextLook(character, bits, chance, Math.Pow(2, entropy - bits), heldBack);
+    }
+}
