@@ -1,6 +1,5 @@
 using BenchmarkDotNet.Attributes;
 using VerdantSieve.Core.Botany;
-using VerdantSieve.Core.Formats;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Core.Sieving;
 
@@ -18,12 +17,7 @@ public class EngineBenchmarks
     [GlobalSetup]
     public void Read()
     {
-        var folder = AppContext.BaseDirectory;
-        while (!Directory.Exists(Path.Combine(folder, "floras"))) folder = Path.GetDirectoryName(folder)!;
-        folder = Path.Combine(folder, "floras", "temperate-trees");
-        SourceFile File(string path) => new(Path.GetRelativePath(folder, path), System.IO.File.ReadAllText(path));
-        flora = FloraReader.Read(File(Path.Combine(folder, "flora.yaml")), File(Path.Combine(folder, "characters.yaml")),
-            Directory.EnumerateFiles(Path.Combine(folder, "taxa"), "*.yaml", SearchOption.AllDirectories).Select(File)).Flora!;
+        flora = Shipped.Flora();
         sieve = new Sieve(flora);
         Reading[] readings =
         [

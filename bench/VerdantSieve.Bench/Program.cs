@@ -3,21 +3,27 @@ using VerdantSieve.Bench;
 
 // dotnet run -c Release -- load http://127.0.0.1:5080 [people] [pause in ms]
 // dotnet run -c Release -- engine
+// dotnet run -c Release -- world
+// dotnet run -c Release -- quick [taxa]
+// dotnet run -c Release -- recovery [plants of each taxon] [soybean | shipped | strategies | calibration | strangers]
 return args switch
 {
     ["load", var address, .. var rest] => await Load.Run(new Uri(address), rest.Length > 0 ? int.Parse(rest[0]) : 20, rest.Length > 1 ? int.Parse(rest[1]) : 300),
-    ["engine", .. var rest] => Run(rest),
+    ["engine", .. var rest] => Run<EngineBenchmarks>(rest),
+    ["world", .. var rest] => Run<WorldBenchmarks>(rest),
+    ["quick", .. var rest] => Quick.Run(rest.Length > 0 ? int.Parse(rest[0]) : 60_000),
+    ["recovery", .. var rest] => RecoveryTables.Run(rest.Length > 0 ? int.Parse(rest[0]) : 12, rest.Length > 1 ? rest[1] : null),
     _ => Usage()
 };
 
-static int Run(string[] arguments)
+static int Run<T>(string[] arguments)
 {
-    BenchmarkRunner.Run<EngineBenchmarks>(args: arguments);
+    BenchmarkRunner.Run<T>(args: arguments);
     return 0;
 }
 
 static int Usage()
 {
-    Console.Error.WriteLine("usage: load ADDRESS [PEOPLE] [PAUSE-MS] | engine");
+    Console.Error.WriteLine("usage: load ADDRESS [PEOPLE] [PAUSE-MS] | engine | world | quick [TAXA] | recovery [PLANTS [TABLE]]");
     return 2;
 }

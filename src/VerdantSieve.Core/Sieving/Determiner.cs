@@ -42,11 +42,12 @@ internal sealed class Determiner(SieveTable table, SieveAnswer answer, RankShare
 
     private Determination ByWeight()
     {
-        if (ranks.Best(TaxonRank.Variety) is { } variety && Reached(variety) && ReadsApart(variety.Members[0]) && Organs().Length > 1) return Species(variety);
+        if (ranks.Best(TaxonRank.Variety) is { } variety && Reached(variety) && Believable(variety) && ReadsApart(variety.Members[0]) && Organs().Length > 1) return Species(variety);
         var species = ranks.Best(TaxonRank.Species)!;
-        if (Reached(species) && Organs().Length > 1) return Species(species);
+        var named = Reached(species) && Believable(species);
+        if (named && Organs().Length > 1) return Species(species);
         // On one organ alone a species is not named, however well it fits.
-        var byOneOrgan = Reached(species) ? flora.Taxa[species.Members[0]] : null;
+        var byOneOrgan = named ? flora.Taxa[species.Members[0]] : null;
         if (byOneOrgan is null && ranks.Best(TaxonRank.Aggregate) is { } aggregate && Reached(aggregate)) return Aggregate(aggregate);
         foreach (var rank in new[] { TaxonRank.Group, TaxonRank.Genus, TaxonRank.Family })
             if (ranks.Best(rank) is { } node && Reached(node)) return byOneOrgan is null ? Higher(node) : OneOrgan(byOneOrgan, node);
@@ -54,6 +55,17 @@ internal sealed class Determiner(SieveTable table, SieveAnswer answer, RankShare
     }
 
     private bool Reached(RankNode node) => node.Probability >= question.Certainty;
+
+    // Whether so many slips as the kind would need are to be expected among so many readings; a kind that leads only because all others
+    // fit worse is not named. The check of a model against what was seen follows G. E. P. Box 1980.
+    private bool Believable(RankNode node)
+    {
+        var slips = answer.Candidates.First(c => c.Taxon == flora.Taxa[node.Members[0]]).Held.Count;
+        double[] chances = [1];
+        foreach (var rate in evidence.Select(e => table.Model.SlipRate(e.Reading.Certainty)))
+            chances = [.. Enumerable.Range(0, chances.Length + 1).Select(k => (k < chances.Length ? chances[k] * (1 - rate) : 0) + (k > 0 ? chances[k - 1] * rate : 0))];
+        return slips == 0 || chances.Skip(slips).Sum() >= table.Model.BelievableSlips;
+    }
 
     // Whether the readings, place aside, tell the variety from the others of its species.
     private bool ReadsApart(int row)

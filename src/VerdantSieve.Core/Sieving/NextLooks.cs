@@ -47,11 +47,11 @@ internal sealed class NextLooks
         return Find(two).FirstOrDefault(look => look.Bits > 0.1);
     }
 
-    // The strangers' rows are too vague to be asked about.
+    // What is unknown is too vague to be asked about.
     private double[]? Open(double[] weights)
     {
-        var open = (double[])weights.Clone();
-        open.AsSpan(table.Rows.Taxa).Clear();
+        var open = new double[table.Rows.Count];
+        Array.Copy(weights, open, table.Rows.Taxa);
         var sum = open.Sum();
         if (sum <= 0) return null;
         for (var row = 0; row < open.Length; row++) open[row] /= sum;

@@ -12,21 +12,23 @@ public static class Prior
     // By how many borders lie between the place and the nearest country the kind is native to.
     private static readonly double[] ByBorders = [Native, 0.1, 0.04, 0.02];
     private const double Elsewhere = 0.01;
+    private const double KinShare = 2.0 / 3;
 
     /// <summary>The chance of every row.</summary>
-    /// <remarks>Of the chance of strangers half goes to "none of these", half to unknown relatives, in proportion to their genus.</remarks>
+    /// <remarks>Of the chance of strangers a third goes to "none of these", the rest to unknown kin of the taxa, in proportion to these.</remarks>
     internal static double[] Of(Flora flora, Rows rows, SieveModel model, string? region, Setting? setting)
     {
         var borders = region is null ? null : Regions.BordersFrom(region);
         var weights = flora.Taxa.Select(taxon => Weight(taxon, region, borders, setting) * OfParents(taxon, flora, region)).ToArray();
         var sum = weights.Sum();
-        var prior = new double[rows.Count];
+        var prior = new double[rows.WithKin];
+        var strangers = setting == Setting.Planted ? Math.Min(0.5, 2 * model.Strangers) : model.Strangers;
         for (var t = 0; t < rows.Taxa; t++)
         {
-            prior[t] = weights[t] / sum * (1 - model.Strangers);
-            prior[rows.Taxa + rows.GenusOf[t]] += weights[t] / sum * model.Strangers / 2;
+            prior[t] = weights[t] / sum * (1 - strangers);
+            prior[rows.KinOf(t)] = weights[t] / sum * strangers * KinShare;
         }
-        prior[rows.None] = model.Strangers / 2;
+        prior[rows.None] = strangers * (1 - KinShare);
         return prior;
     }
 

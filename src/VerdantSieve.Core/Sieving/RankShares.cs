@@ -5,7 +5,7 @@ namespace VerdantSieve.Core.Sieving;
 /// <summary>A taxon or a group of taxa at some rank, with the chance that the plant belongs to it.</summary>
 /// <param name="Rank">The rank.</param>
 /// <param name="Name">Its name.</param>
-/// <param name="Probability">The chance, unknown relatives included from the genus up.</param>
+/// <param name="Probability">The chance, unknown kin included from the group up.</param>
 /// <param name="Members">The rows of its taxa.</param>
 internal sealed record RankNode(TaxonRank Rank, string Name, double Probability, IReadOnlyList<int> Members);
 
@@ -23,19 +23,19 @@ internal sealed class RankShares
         shares.byRank[TaxonRank.Variety] = Sum(TaxonRank.Variety, taxon => taxon.Rank == TaxonRank.Variety ? taxon.Name.Text : null);
         shares.byRank[TaxonRank.Species] = Sum(TaxonRank.Species, taxon => taxon.Name.Species.Text);
         shares.byRank[TaxonRank.Aggregate] = Sum(TaxonRank.Aggregate, taxon => taxon.Aggregate);
-        shares.byRank[TaxonRank.Group] = Sum(TaxonRank.Group, taxon => taxon.Group);
-        shares.byRank[TaxonRank.Genus] = Sum(TaxonRank.Genus, taxon => taxon.Name.Genus, withStrangers: true);
-        shares.byRank[TaxonRank.Family] = Sum(TaxonRank.Family, taxon => taxon.Family, withStrangers: true);
+        shares.byRank[TaxonRank.Group] = Sum(TaxonRank.Group, taxon => taxon.Group, withKin: true);
+        shares.byRank[TaxonRank.Genus] = Sum(TaxonRank.Genus, taxon => taxon.Name.Genus, withKin: true);
+        shares.byRank[TaxonRank.Family] = Sum(TaxonRank.Family, taxon => taxon.Family, withKin: true);
         return shares;
 
-        RankNode[] Sum(TaxonRank rank, Func<Taxon, string?> name, bool withStrangers = false) =>
+        RankNode[] Sum(TaxonRank rank, Func<Taxon, string?> name, bool withKin = false) =>
         [
             .. Enumerable.Range(0, taxa.Count).Where(t => name(taxa[t]) is not null).GroupBy(t => name(taxa[t])!)
-                .Select(group => new RankNode(rank, group.Key, group.Sum(t => posterior[t]) + (withStrangers ? Strangers(group) : 0), [.. group.OrderByDescending(t => posterior[t])]))
+                .Select(group => new RankNode(rank, group.Key, group.Sum(t => posterior[t]) + (withKin ? Kin(group) : 0), [.. group.OrderByDescending(t => posterior[t])]))
                 .OrderByDescending(node => node.Probability)
         ];
 
-        double Strangers(IEnumerable<int> members) => members.Select(t => rows.GenusOf[t]).Distinct().Sum(genus => posterior[rows.Taxa + genus]);
+        double Kin(IEnumerable<int> members) => members.Sum(t => posterior[rows.KinOf(t)]);
     }
 
     /// <summary>The likeliest of a rank; null where the flora has none of it.</summary>

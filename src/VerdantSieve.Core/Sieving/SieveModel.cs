@@ -20,8 +20,11 @@ public sealed record SieveModel
     /// <summary>The chance that a guess is a slip; 0 to 0.5.</summary>
     public double SlipWhenGuessing { get; init; } = 0.30;
 
-    /// <summary>The chance, before any reading, that the plant is in none of the flora's taxa; 0 to below 1.</summary>
-    public double Strangers { get; init; } = 0.05;
+    /// <summary>The chance, before any reading, that the plant is in none of the flora's taxa; 0 to below 1. Gardens hold twice as many such plants.</summary>
+    public double Strangers { get; init; } = 0.12;
+
+    /// <summary>Below this chance of so many slips a kind is not named, however far it leads; 0 to 1.</summary>
+    public double BelievableSlips { get; init; } = 0.06;
 
     /// <summary>Whether readings that repeat each other, and those that only support, count for less.</summary>
     public bool Damping { get; init; } = true;

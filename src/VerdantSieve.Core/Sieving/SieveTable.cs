@@ -6,7 +6,7 @@ using VerdantSieve.Core.Sieving.Columns;
 
 namespace VerdantSieve.Core.Sieving;
 
-/// <summary>A flora made ready for sieving: one column a character, one row a taxon, then the strangers' rows (see <see cref="Sieving.Rows"/>).
+/// <summary>A flora made ready for sieving: one column a character, one row a taxon and one for all that is unknown (see <see cref="Sieving.Rows"/>).
 /// Made once when a flora is loaded; safe to use from many threads.</summary>
 internal sealed class SieveTable
 {
@@ -59,8 +59,10 @@ internal sealed class SieveTable
     {
         var read = readings.Select(reading => reading.Character).ToHashSet();
         var counted = readings.Select(reading => FormOf(reading, readings)).ToArray();
-        return [.. readings.Select((reading, i) => new Evidence(reading, Likelihood(counted[i], read, occasion), Model.Damping ? Damping.Weight(counted[i], counted, Flora) : 1))];
+        return [.. readings.Select((reading, i) => new Evidence(reading, WithKin(Likelihood(counted[i], read, occasion)), Model.Damping ? Damping.Weight(counted[i], counted, Flora) : 1))];
     }
+
+    private Likelihood WithKin(Likelihood likelihood) => new(Rows.AddKin(likelihood.Total), Rows.AddKin(likelihood.Fitting));
 
     // Length and width rise and fall together: beside the length, the width counts by what it adds, which is the slenderness.
     private Reading FormOf(Reading reading, Reading[] readings)

@@ -12,7 +12,7 @@ public class SieveTests
     [Fact]
     public void A_maple_with_milky_sap_and_huge_leaves_is_named_with_what_speaks_for_it()
     {
-        var answer = Ask(State("arrangement", "opposite"), State("lobing", "palmate"), State("sap", "milky"), Length("blade-length", 24), State("bud-form", "rounded"));
+        var answer = Ask(State("arrangement", "opposite"), State("lobing", "palmate"), State("sap", "milky"), Length("blade-length", 24), State("bud-form", "rounded"), State("fruit-hair", "hairy"), State("bark-pattern", "interlacing-ridges"));
         Assert.Equal((TaxonRank.Species, "Acer macrophyllum"), (answer.Determination.Rank, answer.Determination.Name));
         Assert.StartsWith("This is Acer macrophyllum, bigleaf maple", answer.Determination.Sentence.ToString());
         Assert.Contains(answer.Determination.Sentence.Runs, run => run is { Name: true, Text: "Acer macrophyllum" });

@@ -16,14 +16,9 @@ internal sealed class MeasureColumn : Column
         LogSpread?[] own = [.. scores.Select(score => score is RangeScore range ? LogSpread.From(range) : (LogSpread?)null)];
         var known = own.OfType<LogSpread>().ToArray();
         var none = known.Length > 0 ? LogSpread.Pool(known, WidenedForStrangers) : Anything;
-        LogSpread[] byGenus = [.. Enumerable.Range(0, rows.Genera.Count).Select(genus =>
-            own.Where((spread, t) => spread is not null && rows.GenusOf[t] == genus).OfType<LogSpread>().ToArray() is { Length: > 0 } kin ? LogSpread.Pool(kin, WidenedForKin) : none)];
-        spreads =
-        [
-            .. own.Select((spread, t) => spread ?? byGenus[rows.GenusOf[t]]),
-            .. byGenus.Select(genus => LogSpread.Pool([genus, none], 1)),
-            none
-        ];
+        var byGenus = Enumerable.Range(0, own.Length).GroupBy(t => rows.GenusOf[t]).ToDictionary(group => group.Key, group =>
+            group.Select(t => own[t]).OfType<LogSpread>().ToArray() is { Length: > 0 } kin ? LogSpread.Pool(kin, WidenedForKin) : none);
+        spreads = [.. own.Select((spread, t) => spread ?? byGenus[rows.GenusOf[t]]), none];
     }
 
     public override Likelihood Likelihood(Reading reading, Occasion occasion) => reading.Observation switch

@@ -12,6 +12,9 @@ internal readonly record struct LogSpread(double Centre, double BelowWidth, doub
     private const double Tenth = 1.2815515655446004, Hundredth = 2.3263478740408408;
     private const double Narrowest = 0.06;
 
+    /// <summary>The part of the variance that lies within one plant; the rest lies between plants.</summary>
+    public const double WithinOnePlant = 0.5;
+
     public static LogSpread From(RangeScore score)
     {
         var (low, high) = (Math.Log(score.Low), Math.Log(score.High));
@@ -55,7 +58,7 @@ internal readonly record struct LogSpread(double Centre, double BelowWidth, doub
 
     private (double Below, double Above) Widths(int leaves, double error)
     {
-        var shrink = 0.5 + 0.5 / leaves;
+        var shrink = 1 - WithinOnePlant + WithinOnePlant / leaves;
         return (Math.Sqrt(BelowWidth * BelowWidth * shrink + error * error), Math.Sqrt(AboveWidth * AboveWidth * shrink + error * error));
     }
 
