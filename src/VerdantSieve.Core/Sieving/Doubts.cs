@@ -7,8 +7,8 @@ internal sealed class Doubts(SieveTable table, double[] prior, Evidence[] eviden
 {
     // A kind that would stand this high without the reading comes back; below a fifth of it, it was gone.
     private const double Back = 0.05, Gone = 0.01;
-    // Two readings contradict each other where together they are this many times less likely than apart: three bits.
-    private const double Contradiction = 1.0 / 8;
+    // Two readings contradict each other where together they are this many times less likely than apart: two bits.
+    private const double Contradiction = 1.0 / 4;
 
     /// <summary>Every reading, the most doubtful first.</summary>
     public Doubt[] Find() => [.. Enumerable.Range(0, evidence.Length).Select(Of).OrderByDescending(doubt => doubt.SlipChance)];
@@ -35,15 +35,17 @@ internal sealed class Doubts(SieveTable table, double[] prior, Evidence[] eviden
         for (var other = 0; other < evidence.Length; other++)
         {
             if (other == r) continue;
-            double both = 0, one = 0, second = 0;
-            for (var row = 0; row < prior.Length; row++)
+            double both = 0, one = 0, second = 0, all = 0;
+            // Over the known kinds alone: of an unknown one anything can be true.
+            for (var t = 0; t < table.Rows.Taxa; t++)
             {
-                var (a, b) = (evidence[r].Likelihood.Total[row], evidence[other].Likelihood.Total[row]);
-                both += prior[row] * a * b;
-                one += prior[row] * a;
-                second += prior[row] * b;
+                var (a, b) = (evidence[r].Likelihood.Total[t], evidence[other].Likelihood.Total[t]);
+                both += prior[t] * a * b;
+                one += prior[t] * a;
+                second += prior[t] * b;
+                all += prior[t];
             }
-            if (both / (one * second) is var together && together < worst) (worst, at) = (together, other);
+            if (both * all / (one * second) is var together && together < worst) (worst, at) = (together, other);
         }
         return at < 0 ? null : evidence[at].Reading;
     }

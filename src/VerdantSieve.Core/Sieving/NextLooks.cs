@@ -1,4 +1,5 @@
 using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Observing;
 
 namespace VerdantSieve.Core.Sieving;
 
@@ -12,16 +13,18 @@ internal sealed class NextLooks
     private readonly SieveTable table;
     private readonly Occasion occasion;
     private readonly IReadOnlySet<string> asked, read;
+    private readonly IReadOnlyList<Reading> readings;
     private readonly Taxon? hurting;
 
     /// <param name="table">The flora made ready.</param>
     /// <param name="occasion">The day and the rest.</param>
     /// <param name="posterior">The chance of each row.</param>
-    /// <param name="asked">The characters asked about already, told or not.</param>
-    /// <param name="read">The characters that were told.</param>
-    public NextLooks(SieveTable table, Occasion occasion, double[] posterior, IReadOnlySet<string> asked, IReadOnlySet<string> read)
+    /// <param name="readings">What was asked about already, told or not.</param>
+    public NextLooks(SieveTable table, Occasion occasion, double[] posterior, IReadOnlyList<Reading> readings)
     {
-        (this.table, this.occasion, this.asked, this.read) = (table, occasion, asked, read);
+        (this.table, this.occasion, this.readings) = (table, occasion, readings);
+        asked = readings.Select(reading => reading.Character).ToHashSet();
+        read = readings.Where(reading => reading.Tells).Select(reading => reading.Character).ToHashSet();
         hurting = Enumerable.Range(0, table.Rows.Taxa).Where(t => posterior[t] > Sieve.Possible && table.Flora.Taxa[t].HurtsOnTouch)
             .OrderByDescending(t => posterior[t]).Select(t => table.Flora.Taxa[t]).FirstOrDefault();
     }
@@ -60,7 +63,7 @@ internal sealed class NextLooks
 
     private NextLook? Of(Character character, double[] open, double entropy)
     {
-        if (character is SeasonCharacter && occasion.DayOfYear is null) return null;
+        if (character is SeasonCharacter && occasion.DayOfYear is null || RuledOut(character)) return null;
         var chance = 1.0;
         if (character.OnlyIf is { } condition)
         {
@@ -72,5 +75,13 @@ internal sealed class NextLooks
         if (bits < LeastBits) return null;
         var heldBack = character.Contact && hurting is not null ? $"Wait with touching: {hurting.CommonName} is still possible." : null;
         return new NextLook(character, bits, chance, Math.Pow(2, entropy - bits), heldBack);
+    }
+
+    // What was read may say that there is nothing to look at: no flowers today, so no colour of flowers.
+    private bool RuledOut(Character character)
+    {
+        for (var at = character; at.OnlyIf is { } condition; at = table.Flora.Character(condition.CharacterId))
+            if (readings.FirstOrDefault(reading => reading.Character == condition.CharacterId) is { } on && !condition.CanHold(on.Observation)) return true;
+        return false;
     }
 }

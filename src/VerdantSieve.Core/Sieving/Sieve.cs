@@ -40,7 +40,7 @@ public sealed class Sieve
             ? [.. candidates.OrderByDescending(c => c.Probability)]
             : [.. candidates.OrderByDescending(c => c.Passes).ThenBy(c => c.Held.Count).ThenByDescending(c => c.Probability)];
 
-        var asking = new NextLooks(table, occasion, posterior, question.Readings.Select(reading => reading.Character).ToHashSet(), read);
+        var asking = new NextLooks(table, occasion, posterior, question.Readings);
         var looks = asking.Find(question.School == School.Weigh ? posterior : Even(candidates));
         var ranks = RankShares.Of(table, posterior);
         var answer = new SieveAnswer
@@ -60,9 +60,9 @@ public sealed class Sieve
         return answer with { Determination = new Determiner(table, answer, ranks, evidence, occasion).Determine() };
     }
 
-    // In the vocabulary's own order, so that sums come out the same to the last bit whatever order things were read in.
+    // Each once, and in the vocabulary's own order, so that sums come out the same to the last bit whatever order things were read in.
     private Reading[] Telling(SieveQuestion question) =>
-        [.. question.Readings.Where(reading => reading.Tells).OrderBy(reading => Flora.Character(reading.Character).Order)];
+        [.. question.Readings.Where(reading => reading.Tells).DistinctBy(reading => reading.Character).OrderBy(reading => Flora.Character(reading.Character).Order)];
 
     /// <summary>How one reading bears on one taxon: the log, base 2, of how much likelier the taxon makes it than the flora at
     /// large does. Above 0 speaks for the taxon, below 0 against it.</summary>

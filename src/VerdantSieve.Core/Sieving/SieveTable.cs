@@ -78,10 +78,11 @@ internal sealed class SieveTable
         var column = columns[reading.Character];
         var given = column.Likelihood(reading, occasion);
         var background = given.Total[Rows.None];
-        if (Origins.Misleads(reading.Origin, column.Character) is > 0 and var misleads)
-            given = new Likelihood([.. given.Total.Select(chance => (1 - misleads) * chance + misleads * background)],
-                // Where it says nothing of the plant it cannot contradict it either.
-                [.. given.Fitting.Select(chance => (1 - misleads) * chance + (misleads == 1 ? background : 0))]);
+        var misleads = Origins.Misleads(reading.Origin, column.Character);
+        // Where it says nothing of the plant it cannot contradict it either.
+        if (misleads == 1) return Columns.Likelihood.Flat(Rows.Count);
+        if (misleads > 0)
+            given = new Likelihood([.. given.Total.Select(chance => (1 - misleads) * chance + misleads * background)], [.. given.Fitting.Select(chance => (1 - misleads) * chance)]);
         if (column.Character.OnlyIf is not { } condition) return given;
 
         var rate = Model.SlipRate(reading.Certainty);

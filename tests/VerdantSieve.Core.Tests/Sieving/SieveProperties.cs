@@ -66,6 +66,41 @@ public class SieveProperties
         return spreads[0] <= spreads[1] + 1e-9 && spreads[1] <= spreads[2] + 1e-9;
     }
 
+    [Property(MaxTest = 200)]
+    public bool Nothing_is_ever_quite_certain_or_quite_impossible(int seed)
+    {
+        var random = new RandomFlora(seed);
+        var answer = new Sieve(random.Flora).Ask(new SieveQuestion { Readings = random.Readings() });
+        return answer.Candidates.All(c => c.Probability is > 0 and < 1) && answer.NoneOfThese is > 0 and < 1 && answer.Doubts.All(d => d.SlipChance is >= 0 and <= 1);
+    }
+
+    [Property(MaxTest = 200)]
+    public bool Surer_never_turns_evidence_round(int seed)
+    {
+        var random = new RandomFlora(seed);
+        if (random.Readings().FirstOrDefault(r => r.Observation is StatesSeen { Mode: StateMode.Is }) is not { } reading) return true;
+        // Without declared confusions a surer reading only moves the chances farther the same way.
+        var sieve = new Sieve(random.Flora);
+        var before = sieve.Ask(new SieveQuestion()).Candidates.ToDictionary(c => c.Taxon.Name, c => c.Probability);
+        double Odds(Certainty certainty, Taxon one, Taxon other)
+        {
+            var chances = sieve.Ask(new SieveQuestion { Readings = [reading with { Certainty = certainty }] }).Candidates.ToDictionary(c => c.Taxon.Name, c => c.Probability);
+            return Math.Log(chances[one.Name] / chances[other.Name] / (before[one.Name] / before[other.Name]));
+        }
+        var (a, b) = (random.Flora.Taxa[0], random.Flora.Taxa[^1]);
+        var leanings = Enum.GetValues<Certainty>().Select(certainty => Odds(certainty, a, b)).ToArray();
+        return leanings.All(x => x >= -1e-9) || leanings.All(x => x <= 1e-9) || random.Flora.Character(reading.Character) is StateCharacter { Ordered: true };
+    }
+
+    [Property(MaxTest = 100)]
+    public bool A_reading_sent_twice_counts_once(int seed)
+    {
+        var random = new RandomFlora(seed);
+        var (sieve, readings) = (new Sieve(random.Flora), random.Readings());
+        var once = sieve.Ask(new SieveQuestion { Readings = readings }).Candidates.Select(c => c.Probability);
+        return once.SequenceEqual(sieve.Ask(new SieveQuestion { Readings = [.. readings, .. readings] }).Candidates.Select(c => c.Probability));
+    }
+
     [Property(MaxTest = 300)]
     public bool Strict_agrees_with_a_naive_restatement(int seed)
     {

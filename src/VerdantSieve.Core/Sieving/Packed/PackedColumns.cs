@@ -122,7 +122,7 @@ public sealed unsafe class PackedColumns : IDisposable
         for (var r = 0; r < readings.Length; r++) terms[r] = TermOf(readings[r]);
         float total;
         fixed (float* start = weights) total = RankBlocks(terms, readings.Length, start);
-        total -= TensorPrimitives.Sum<float>(weights[Rows..]);
+        total += TensorPrimitives.Sum<float>(weights[(Rows / BlockRows * BlockRows)..Rows]);
         weights[Rows..].Clear();
         TensorPrimitives.Multiply(weights, 1 / total, weights);
     }
@@ -153,11 +153,13 @@ public sealed unsafe class PackedColumns : IDisposable
         };
     }
 
+    // Gives the sum of the whole blocks; the last may hold rows that are no taxa.
     [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     private float RankBlocks(Term* terms, int count, float* weights)
     {
         // So many blocks ahead are asked for, since the memory's own foresight ends at the page.
         const int ahead = 8;
+        var whole = Rows / BlockRows;
         var (total, second) = (Vector512<float>.Zero, Vector512<float>.Zero);
         for (var block = 0; block < blocks; block++, weights += BlockRows)
         {
@@ -183,6 +185,7 @@ public sealed unsafe class PackedColumns : IDisposable
                 }
                 a.Store(weights + row);
                 b.Store(weights + row + Vector512<float>.Count);
+                if (block == whole) continue;
                 total += a;
                 second += b;
             }
