@@ -16,6 +16,7 @@ const copies = [
   [from("@fontsource-variable", "newsreader", "files", "newsreader-latin-wght-italic.woff2"), "newsreader-italic.woff2"],
   [from("@fontsource-variable", "figtree", "files", "figtree-latin-wght-normal.woff2"), "figtree.woff2"],
   [join(web, "Scripts", "look.js"), "look.js"],
+  [join(web, "Scripts", "meshes.js"), "meshes.js"],
 ];
 for (const [source, name] of copies) copyFileSync(source, join(built, name));
 

@@ -11,7 +11,8 @@ public class AccessibilityTests(Application application)
         "/", "/notebook", "/plants", "/plants?find=nosuchplant", "/plant/acer-macrophyllum", "/plant/toxicodendron-diversilobum", "/words", "/help", "/nowhere",
         "/beside", "/beside?taxa=acer-platanoides&taxa=platanus-hispanica&taxa=acer-macrophyllum",
         "/look/lantern2", "/look/lantern5", "/look/lantern8", "/look/lantern4?ask=arrangement", "/look/lantern4?ask=margin&several=true", "/look/lantern4?ask=blade-length",
-        "/look/lantern4?ask=base-sprouts", "/look/lantern4?find=bark", "/look/lantern5?taxon=quercus-garryana"
+        "/look/lantern4?ask=base-sprouts", "/look/lantern4?find=bark", "/look/lantern5?taxon=quercus-garryana",
+        "/look/lantern5/meshes", "/look/lanternc", "/look/lanternd?ask=blade-length", "/look/lantern4?where=true"
     ];
 
     [Theory]

@@ -32,6 +32,21 @@ public class ApiTests(Application application)
     }
 
     [Fact]
+    public async Task Samples_limits_and_origins_are_taken_and_grounds_are_given()
+    {
+        var answer = await Post("/api/v1/sieve", """
+            {"place":{"region":"ORE"},"date":"2026-06-14","age":"grown",
+             "readings":[{"character":"blade-length","values":[12,14,13,31]},{"character":"lobe-count","low":5,"high":7,"mean":5},{"character":"petiole-length","atMost":30},
+                         {"character":"arrangement","states":["alternate"],"origin":"litter"},{"character":"blade-width","value":16,"by":"eye","origin":"sucker"},{"character":"lobing","states":["palmate"]}]}
+            """);
+        Assert.StartsWith("Acer", (string)answer["candidates"]![0]!["taxon"]!);
+        Assert.DoesNotContain("arrangement", answer["candidates"]![0]!["held"]!.AsArray().Select(held => (string)held!));
+        Assert.All(["leader", "rival", "byPlace", "byReadings", "placeShare"], name => Assert.True(answer["grounds"]!.AsObject().ContainsKey(name), name));
+        Assert.All(["settledByRange", "hard", "for", "against"], name => Assert.True(answer["determination"]!.AsObject().ContainsKey(name), name));
+        Assert.All(["without", "contradicts"], name => Assert.True(answer["doubts"]![0]!.AsObject().ContainsKey(name), name));
+    }
+
+    [Fact]
     public async Task All_lists_all_and_an_empty_question_is_a_question()
     {
         var answer = await Post("/api/v1/sieve", """{"all":true}""");
@@ -55,6 +70,11 @@ public class ApiTests(Application application)
     [InlineData("""{"certainty":1.5}""", "certainty", "1.5", "below 1")]
     [InlineData("""{"date":"14 June"}""", "date", "14 June", "2026-06-14")]
     [InlineData("""{"setting":"potted"}""", "setting", "potted", "planted")]
+    [InlineData("""{"age":"ancient"}""", "age", "ancient", "young or grown")]
+    [InlineData("""{"readings":[{"character":"blade-length","value":9,"origin":"pavement"}]}""", "readings[0].origin", "pavement", "litter")]
+    [InlineData("""{"readings":[{"character":"blade-length","value":9,"by":"foot"}]}""", "readings[0].by", "foot", "ruler")]
+    [InlineData("""{"readings":[{"character":"blade-length","atMost":9,"atLeast":4}]}""", "readings[0].atMost", "", "one side")]
+    [InlineData("""{"readings":[{"character":"blade-length","low":4,"high":9,"mean":12}]}""", "readings[0].mean", "12", "between")]
     [InlineData("""{"place":{"region":"OREGON"}}""", "place.region", "OREGON", "ORE")]
     [InlineData("""{"place":{"latitude":99,"longitude":0}}""", "place.latitude", "99", "90")]
     public async Task A_bad_question_names_the_field_the_value_and_what_is_allowed(string body, string field, string value, string allowed)

@@ -40,7 +40,7 @@ public static class LengthWords
     {
         if (style == LengthStyle.Inches && unit == MeasureUnit.Metre) return Math.Round(value / 0.3048).ToString(CultureInfo.InvariantCulture);
         if (style == LengthStyle.Inches && unit == MeasureUnit.Centimetre) return Eighths(value / 2.54);
-        return value.ToString(value < 20 ? "0.##" : "0.#", CultureInfo.InvariantCulture);
+        return value.ToString(value < 10 ? "0.##" : "0.#", CultureInfo.InvariantCulture);
     }
 
     private static string Eighths(double inches)

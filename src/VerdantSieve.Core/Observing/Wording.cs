@@ -22,6 +22,20 @@ public static class Wording
         };
     }
 
+    /// <summary>A count or a size as it could be typed, so that the parser reads it back; empty for all else.</summary>
+    public static string Typed(Observation? observation, Character character, LengthStyle style = LengthStyle.Metric)
+    {
+        string Say(double value) => character is MeasureCharacter measure ? LengthWords.Say(value, measure.Unit, style) : $"{value:0}";
+        string Both(double low, double high) => character is MeasureCharacter measure ? LengthWords.Say(low, high, measure.Unit, style) : low == high ? $"{low:0}" : $"{low:0}–{high:0}";
+        return observation switch
+        {
+            Counted counted => Both(counted.Low, counted.High) + (counted.Usual is { } usual ? $", mostly {usual}" : ""),
+            Measured measured => About(measured.By) + Both(measured.Low, measured.High) + (measured.Typical is { } typical ? $", mostly {LengthWords.Number(typical, ((MeasureCharacter)character).Unit, style)}" : ""),
+            Limited limited => About(limited.By) + (limited.IsMost ? "up to " : "at least ") + Say(limited.Limit),
+            _ => ""
+        };
+    }
+
     private static string Size(Measured measured, Botany.MeasureUnit unit, LengthStyle style) => About(measured.By)
         + (measured.Typical is { } typical ? $"mostly {LengthWords.Say(typical, unit, style)} ({LengthWords.Say(measured.Low, measured.High, unit, style)})" : LengthWords.Say(measured.Low, measured.High, unit, style));
 

@@ -125,7 +125,7 @@ internal sealed class Determiner(SieveTable table, SieveAnswer answer, RankShare
             return new Determination(node.Rank, node.Name, node.Probability, prose);
         }
         var remaining = members.Where(c => c.Probability >= WorthNaming * node.Probability).Take(4).ToArray();
-        var hard = IsHard();
+        var hard = remaining.Length > 1 && IsHard();
         prose.Say(hard ? " Which one is a hard case. Most likely " : " Most likely ").Name(members[0].Taxon.Name.Text);
         if (remaining.Length < 2) prose.Say(", though not yet for certain");
         else prose.Say("; ").Names([.. remaining.Skip(1).Select(c => c.Taxon.Name.Text)], "and").Say(remaining.Length == 2 ? " is still possible" : " are still possible");
@@ -139,8 +139,8 @@ internal sealed class Determiner(SieveTable table, SieveAnswer answer, RankShare
         var remaining = ordered.Where(c => c.Probability >= WorthNaming).ToArray();
         if (remaining.Length == 0)
             return new Determination(null, best.Taxon.Name.Text, best.Probability, Ending(prose.Say("Still wide open: no kind stands out"), 3));
-        var hard = IsHard();
-        if (hard) prose.Say("A hard case: much is read, and still ").Say(remaining.Length == 1 ? "it is not settled. Most likely " : $"{Words.Number(remaining.Length)} kinds fit. Most likely ");
+        var hard = remaining.Length > 1 && IsHard();
+        if (hard) prose.Say($"A hard case: much is read, and still {Words.Number(remaining.Length)} kinds fit. Most likely ");
         else prose.Say(remaining.Length == 1 ? "Not settled yet. Most likely " : $"Still open between {Words.Number(remaining.Length)} kinds. Most likely ");
         prose.Name(best.Taxon.Name.Text);
         if (remaining.Length > 1) prose.Say(", then ").Names([.. remaining.Skip(1).Take(3).Select(c => c.Taxon.Name.Text)], "and");

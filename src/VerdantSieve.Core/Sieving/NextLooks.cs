@@ -1,3 +1,4 @@
+using System.Numerics.Tensors;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Observing;
 
@@ -30,14 +31,16 @@ internal sealed class NextLooks
     }
 
     /// <summary>The looks, best first; those held back last.</summary>
-    /// <param name="weights">The chance of each row, as the school has it.</param>
+    /// <param name="weights">The chance of each row, as the school has it: of the taxa, and of what is unknown, so that a look that would show the
+    /// leader to be a stranger is worth something too.</param>
     public NextLook[] Find(double[] weights)
     {
-        if (Open(weights) is not { } open) return [];
-        var entropy = Information.Entropy(open);
+        var known = weights.AsSpan(0, table.Rows.Taxa).ToArray();
+        if (known.Sum() <= 0) return [];
+        var open = Information.Entropy(known);
         return
         [
-            .. table.Flora.Characters.Where(character => !asked.Contains(character.Id)).Select(character => Of(character, open, entropy)).OfType<NextLook>()
+            .. table.Flora.Characters.Where(character => !asked.Contains(character.Id)).Select(character => Of(character, weights, known, open)).OfType<NextLook>()
                 .OrderBy(look => look.HeldBack is not null).ThenByDescending(look => Math.Round(look.Worth, 3)).ThenBy(look => look.Character.Order)
         ];
     }
@@ -45,36 +48,26 @@ internal sealed class NextLooks
     /// <summary>The look that best parts two kinds; null where none does.</summary>
     public NextLook? Between(int one, int other)
     {
-        var two = new double[table.Rows.Count];
+        var two = new double[table.Rows.WithKin];
         two[one] = two[other] = 1;
         return Find(two).FirstOrDefault(look => look.Bits > 0.1);
     }
 
-    // What is unknown is too vague to be asked about.
-    private double[]? Open(double[] weights)
-    {
-        var open = new double[table.Rows.Count];
-        Array.Copy(weights, open, table.Rows.Taxa);
-        var sum = open.Sum();
-        if (sum <= 0) return null;
-        for (var row = 0; row < open.Length; row++) open[row] /= sum;
-        return open;
-    }
-
-    private NextLook? Of(Character character, double[] open, double entropy)
+    private NextLook? Of(Character character, double[] weights, double[] known, double open)
     {
         if (character is SeasonCharacter && occasion.DayOfYear is null || RuledOut(character)) return null;
         var chance = 1.0;
         if (character.OnlyIf is { } condition)
         {
             var readable = table.Readable(character, read, occasion);
-            chance = System.Numerics.Tensors.TensorPrimitives.Dot<double>(open, readable);
+            chance = TensorPrimitives.Dot(known, readable.AsSpan(0, known.Length)) / TensorPrimitives.Sum<double>(known);
             if (chance < (!condition.IsPresence && !read.Contains(condition.CharacterId) ? AnsweredByMost : AnsweredBySome)) return null;
         }
-        var bits = table[character.Id].Foresee(occasion).Bits(open) * character.Weight;
+        var foresight = table[character.Id].Foresee(occasion);
+        var bits = foresight.Bits(weights) * character.Weight;
         if (bits < LeastBits) return null;
         var heldBack = character.Contact && hurting is not null ? $"Wait with touching: {hurting.CommonName} is still possible." : null;
-        return new NextLook(character, bits, chance, Math.Pow(2, entropy - bits), heldBack);
+        return new NextLook(character, bits, chance, Math.Pow(2, open - foresight.Bits(known) * character.Weight), heldBack);
     }
 
     // What was read may say that there is nothing to look at: no flowers today, so no colour of flowers.

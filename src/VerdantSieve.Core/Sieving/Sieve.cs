@@ -104,7 +104,7 @@ public sealed class Sieve
 
     private double[] Even(Candidate[] candidates)
     {
-        var even = new double[table.Rows.Count];
+        var even = new double[table.Rows.WithKin];
         for (var t = 0; t < candidates.Length; t++) even[t] = candidates[t].Passes ? 1 : 0;
         return even;
     }

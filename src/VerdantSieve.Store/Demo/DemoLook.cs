@@ -64,7 +64,19 @@ internal static class DemoSeason
         new("lanternb", At("Lantern Creek Reserve, ash swale", "2026-06-27", "Pim Achterberg"),
             [State("foliage", "sure", "broad"), State("arrangement", "sure", "opposite"), State("structure", "sure", "odd-pinnate"), Number("leaflet-count", "sure", 7),
              State("margin", "fair", "entire"), State("bark-pattern", "fair", "interlacing-ridges"), State("twig-hair", "fair", "sparse")],
-            Settle: true, "")
+            Settle: true, ""),
+
+        // Not to be parted out of flower: the black hawthorns.
+        new("lanternc", At("Lantern Creek Reserve, hedge by the gate", "2026-08-09", "Pim Achterberg"),
+            [State("foliage", "sure", "broad"), State("arrangement", "sure", "alternate"), State("armature", "sure", "thorns"), State("shape", "fair", "obovate"), State("tooth-extent", "sure", "upper-part"),
+             State("fruit-type", "sure", "pome"), State("fruit-colour", "sure", "black"), new RawReading("blade-length") { Values = [4.5, 5, 5.2, 3.8, 8.5], Certainty = "fair" }, State("bud-form", "fair", "rounded")],
+            Settle: true, "Stamens in May would part the two. The one long leaf was on a strong shoot."),
+
+        // From the litter, out of reach: what lay there says nothing of how the leaves sat.
+        new("lanternd", At("Lantern Creek Reserve, east bank", "2026-10-03", "Wren Okafor-Lind"),
+            [State("foliage", "sure", "broad"), State("structure", "sure", "simple") with { Origin = "litter" }, State("lobing", "sure", "palmate") with { Origin = "litter" },
+             new RawReading("blade-length") { AtLeast = 18, By = "eye", Certainty = "fair", Origin = "litter" }, State("lobe-depth", "fair", "deep") with { Origin = "litter" }, State("bark-pattern", "fair", "interlacing-ridges")],
+            Settle: false, "The crown is out of reach over the water. Might be a neighbour’s leaves.")
     ];
 
     private static LookContent At(string place, string date, string observer, Setting setting = Setting.Wild) => new()

@@ -15,6 +15,7 @@ public sealed record LookContent
     public DateOnly? Date { get; init; }
     public string Observer { get; init; } = "";
     public Setting? Setting { get; init; }
+    public Age? Age { get; init; }
     public School School { get; init; } = School.Weigh;
     public int Slips { get; init; } = 1;
     public string Notes { get; init; } = "";

@@ -16,7 +16,8 @@ public static class LookQuestion
             Region = content.Region,
             Position = content is { Latitude: { } latitude, Longitude: { } longitude } ? new Position(latitude, longitude, content.Elevation ?? 0) : null,
             Date = content.Date is { } date ? LocalDate.FromDateOnly(date) : null,
-            Setting = content.Setting
+            Setting = content.Setting,
+            Age = content.Age
         },
         Readings = [.. content.Readings.Select(raw => ReadingDesk.Check(raw, flora).Reading).OfType<Reading>()],
         School = content.School,

@@ -55,11 +55,12 @@ public static class SieveEndpoints
         if (request.Certainty is not (null or (> 0.5 and < 1))) return new FieldProblem("certainty", Number(request.Certainty.Value), "It must be above 0.5 and below 1.");
         if (!OneOf<School>(request.School, out var school)) return new FieldProblem("school", request.School, "It must be strict or weigh.");
         if (!OneOf<Setting>(request.Setting, out var setting)) return new FieldProblem("setting", request.Setting, "It must be wild or planted, or left out.");
+        if (!OneOf<Age>(request.Age, out var age)) return new FieldProblem("age", request.Age, "It must be young or grown, or left out.");
         if (Place(request.Place, out var position) is { } wrongPlace) return wrongPlace;
         if (Readings(request.Readings ?? [], flora, out var readings) is { } wrongReading) return wrongReading;
         question = new SieveQuestion
         {
-            Circumstances = new Circumstances { Region = request.Place?.Region is { Length: > 0 } region ? region.ToUpperInvariant() : null, Position = position, Date = date, Setting = setting },
+            Circumstances = new Circumstances { Region = request.Place?.Region is { Length: > 0 } region ? region.ToUpperInvariant() : null, Position = position, Date = date, Setting = setting, Age = age },
             Readings = readings, School = school ?? School.Weigh, Slips = request.Slips ?? 1, Certainty = request.Certainty ?? 0.95
         };
         return null;
@@ -100,11 +101,16 @@ public static class SieveEndpoints
         [.. answer.Candidates.Where(c => all || c.Probability > Listed).Select(c =>
             new CandidateAnswer(c.Taxon.Name.Text, Word(c.Taxon.Rank), c.Taxon.CommonName, c.Probability, c.Held, c.Passes))],
         answer.NoneOfThese,
-        new DeterminationAnswer(answer.Determination.Rank is { } rank ? Word(rank) : null, answer.Determination.Name, answer.Determination.Probability, answer.Determination.Sentence.ToString()),
+        new DeterminationAnswer(answer.Determination.Rank is { } rank ? Word(rank) : null, answer.Determination.Name, answer.Determination.Probability, answer.Determination.Sentence.ToString(),
+            answer.Determination.SettledByRange, answer.Determination.IsHard, [.. answer.Determination.For.Select(reason => reason.ToString())], [.. answer.Determination.Against.Select(reason => reason.ToString())]),
         [.. answer.NextLooks.Select(look => new NextLookAnswer(look.Character.Id, look.Character.Question, look.Bits, look.Character.Effort, look.Character.Contact, look.HeldBack))],
-        [.. answer.Doubts.Select(doubt => new DoubtAnswer(doubt.Reading.Character, doubt.SlipChance, [.. doubt.WouldReturn.Select(taxon => taxon.Name.Text)]))],
+        [.. answer.Doubts.Select(doubt => new DoubtAnswer(doubt.Reading.Character, doubt.SlipChance, [.. doubt.WouldReturn.Select(taxon => taxon.Name.Text)],
+            doubt.Without is { } without ? new WithoutAnswer(without.Leader.Name.Text, without.Probability) : null, doubt.Contradicts?.Character))],
         [.. answer.Hazards.Select(h => new HazardAnswer(h.Taxon.Name.Text, Kebab(h.Hazard.Kind), h.Hazard.Caution, h.Probability))],
-        new RankingAnswer(Shares(answer, TaxonRank.Genus), Shares(answer, TaxonRank.Family)));
+        new RankingAnswer(Shares(answer, TaxonRank.Genus), Shares(answer, TaxonRank.Family)),
+        answer.Grounds is { } grounds ? new GroundsAnswer(grounds.Leader.Name.Text, grounds.Rival.Name.Text, grounds.ByPlace, grounds.ByReadings, grounds.PlaceShare) : null,
+        answer.Check is { } check ? new CheckAnswer(check.Leader.Name.Text, check.Double.Name, check.Double.Mark, check.Look?.Character.Id) : null,
+        answer.LastTwo is { } two ? new LastTwoAnswer(two.One.Name.Text, two.Other.Name.Text, [.. two.Differ.Select(c => c.Id)], [.. two.Shared.Select(c => c.Id)]) : null);
 
     private static ShareAnswer[] Shares(SieveAnswer answer, TaxonRank rank) =>
         [.. answer.Ranking.Where(share => share.Rank == rank && share.Probability > Listed).Select(share => new ShareAnswer(share.Name, share.Probability))];

@@ -32,6 +32,9 @@ public static class Say
         _ => $"{Math.Round(probability * 100):0}\u00a0%"
     };
 
+    /// <summary>A share such as 40 %.</summary>
+    public static string Percent(double share) => $"{Math.Round(share * 100):0}\u00a0%";
+
     /// <summary>A date such as 14 June 2026.</summary>
     public static string Date(DateOnly date) => date.ToString("d MMMM yyyy", CultureInfo.InvariantCulture);
 

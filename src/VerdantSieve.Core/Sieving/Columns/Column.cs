@@ -18,14 +18,16 @@ internal readonly record struct Likelihood(double[] Total, double[] Fitting)
 internal sealed record Foresight(IReadOnlyList<double[]> Outcomes, double[] RowEntropy)
 {
     /// <summary>Outcomes given that the character applies, and the chance that it does; null where it always does.</summary>
-    public static Foresight Of(IReadOnlyList<double[]> given, double[]? applies)
+    public static Foresight Of(IReadOnlyList<double[]> given, double[]? applies, Rows rows)
     {
         IReadOnlyList<double[]> outcomes = applies is null ? given
             : [.. given.Select(outcome => outcome.Select((chance, row) => chance * applies[row]).ToArray()), applies.Select(a => 1 - a).ToArray()];
+        outcomes = [.. outcomes.Select(rows.AddKin)];
         return new Foresight(outcomes, Information.RowEntropy(outcomes));
     }
 
     /// <summary>The bits the look is expected to tell about the row.</summary>
+    /// <param name="rows">The chance of each row of an answer, or of the first of them alone; need not add up to 1.</param>
     public double Bits(ReadOnlySpan<double> rows) => Information.Mutual(rows, Outcomes, RowEntropy);
 }
 
@@ -56,7 +58,7 @@ internal abstract class Column(Character character, Score?[] scores, Rows rows, 
     public abstract IReadOnlyList<double[]> Outcomes(Occasion occasion);
 
     /// <summary>What a look could show, "does not apply" among it. Made once, but for seasons, which change with the day.</summary>
-    public virtual Foresight Foresee(Occasion occasion) => foresight ??= Foresight.Of(Outcomes(occasion), Character.OnlyIf is null ? null : Applies);
+    public virtual Foresight Foresee(Occasion occasion) => foresight ??= Foresight.Of(Outcomes(occasion), Character.OnlyIf is null ? null : Applies, Rows);
 
     private Foresight? foresight;
 }

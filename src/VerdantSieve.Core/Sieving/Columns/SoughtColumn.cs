@@ -64,7 +64,7 @@ internal sealed class SeasonColumn(SeasonCharacter character, Score?[] scores, b
         return borne == 1 ? chances : [.. chances.Select(chance => chance * borne)];
     }
 
-    public override Foresight Foresee(Occasion occasion) => Foresight.Of(Outcomes(occasion), null);
+    public override Foresight Foresee(Occasion occasion) => Foresight.Of(Outcomes(occasion), null, Rows);
 
     private double[] ChancesOn(int day) =>
         [.. Rows.Fill([.. Scores.Select((score, t) => score is SeasonScore season ? new[] { Phenology.ChanceSeen(season.Window, day, 0, fruit, separateSexes[t]) } : null)], [UndatedChance]).Select(row => row[0])];

@@ -66,16 +66,18 @@ public sealed class LookView
     public bool IsStrict => Question.School == School.Strict;
     public int Passing => Answer.Pan.Count();
     public int InPan => IsStrict ? Passing : Answer.Candidates.Count;
-    public IReadOnlyList<NextLook> OtherLooks => [.. Answer.NextLooks.Where(next => next.Character != Asked).Take(5)];
+
+    /// <summary>Other good looks, of different organs, so that one is at hand.</summary>
+    public IReadOnlyList<NextLook> OtherLooks => [.. Answer.Offered(7).Where(next => next.Character != Asked).Take(6)];
+
+    /// <summary>What the last leaf was read on: the next one most likely is as well.</summary>
+    public Origin UsualOrigin => Question.Readings.LastOrDefault()?.Origin ?? Origin.FairSample;
 
     /// <summary>How many kinds are open, as the number of equally likely ones that would leave as much doubt.</summary>
     public double Open => Answer.NextLooks.FirstOrDefault() is { } look ? look.Leaves * Math.Pow(2, look.Bits) : 1;
 
     /// <summary>The shoot as it is known so far.</summary>
     public Drawing Shoot => ShootDrawing.Of(LeafForm.Of(Question.Readings));
-
-    /// <summary>A notorious double of the leading kind: worth a check even where the answer looks settled.</summary>
-    public LookAlike? Double => Meshes.Count > 2 && Answer.Candidates[0] is { Probability: > 0.7 } best ? best.Taxon.Doubles.FirstOrDefault() : null;
 
     public IReadOnlyList<ReadingBearing> Reasons => ReasonsFor is null ? [] : Shelf.Sieve.Bearings(ReasonsFor, Question);
 
@@ -84,6 +86,9 @@ public sealed class LookView
 
     /// <summary>Whether the character needs to be told what one leaf is first.</summary>
     public bool NeedsLeafGuide => Asked?.Id is "arrangement" or "structure" or "leaflet-count" or "leaf-length";
+
+    /// <summary>Whether it matters what the character is read on: a good shoot, a sucker, the litter.</summary>
+    public bool NeedsOrigin => Asked is not null && Organs.Of(Asked) is Organ.Leaf or Organ.Twig or Organ.Fruit;
 
     /// <summary>Whether the character needs a fair sample.</summary>
     public bool NeedsSample => Asked is MeasureCharacter || Asked?.Id is "shape-variety" or "margin" or "shape" or "lobing" or "lobe-count";

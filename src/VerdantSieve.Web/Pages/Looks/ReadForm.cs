@@ -17,6 +17,7 @@ public sealed partial class ReadForm
     public bool? Today { get; set; }
     public bool Unknown { get; set; }
     public string? Certainty { get; set; }
+    public string? Origin { get; set; }
 
     /// <summary>Checks the form against the flora. A bare number is in the reader's own units.</summary>
     public CheckedReading Check(Flora flora, LengthStyle style)
@@ -29,14 +30,15 @@ public sealed partial class ReadForm
             leaves = count;
         }
         var text = Text?.Trim();
-        if (style == LengthStyle.Inches && text is not null && flora.FindCharacter(Character ?? "") is MeasureCharacter { Unit: MeasureUnit.Centimetre } && BareNumber().IsMatch(text)) text += " in";
-        if (style == LengthStyle.Inches && text is not null && flora.FindCharacter(Character ?? "") is MeasureCharacter { Unit: MeasureUnit.Metre } && BareNumber().IsMatch(text)) text += " ft";
+        if (style == LengthStyle.Inches && text is not null && flora.FindCharacter(Character ?? "") is MeasureCharacter { Unit: not MeasureUnit.Ratio } measure && !Named().IsMatch(text))
+            text += measure.Unit == MeasureUnit.Metre ? " ft" : " in";
         return ReadingDesk.Check(new RawReading(Character)
         {
-            States = States.Count > 0 ? States : null, Mode = Mode, Text = text, Leaves = leaves, Seen = Seen, Today = Today, Unknown = Unknown, Certainty = Certainty
+            States = States.Count > 0 ? States : null, Mode = Mode, Text = text, Leaves = leaves, Seen = Seen, Today = Today, Unknown = Unknown, Certainty = Certainty, Origin = Origin
         }, flora);
     }
 
-    [GeneratedRegex(@"^[\d\s./–-]+$")]
-    private static partial Regex BareNumber();
+    // A unit stands behind a number; words such as "about" or "mostly" do not.
+    [GeneratedRegex(@"\d\s*((mm|cm|m|in|inch|inches|ft|foot|feet|hands?)\b|[""″'′])", RegexOptions.IgnoreCase)]
+    private static partial Regex Named();
 }

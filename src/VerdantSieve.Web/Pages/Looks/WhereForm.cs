@@ -1,5 +1,6 @@
 using System.Globalization;
 using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Observing;
 using VerdantSieve.Store.Looks;
 
 namespace VerdantSieve.Web.Pages.Looks;
@@ -17,6 +18,7 @@ public sealed class WhereForm
     public string? Date { get; set; }
     public string? Observer { get; set; }
     public string? Setting { get; set; }
+    public string? Age { get; set; }
 
     /// <summary>What is wrong, by field.</summary>
     public Dictionary<string, string> Problems { get; } = [];
@@ -25,7 +27,8 @@ public sealed class WhereForm
     public static WhereForm Of(LookContent content) => new()
     {
         Place = content.Place, Region = content.Region, Latitude = Number(content.Latitude), Longitude = Number(content.Longitude), Elevation = Number(content.Elevation),
-        Date = content.Date?.ToString("yyyy-MM-dd"), Observer = content.Observer, Setting = content.Setting?.ToString().ToLowerInvariant()
+        Date = content.Date?.ToString("yyyy-MM-dd"), Observer = content.Observer, Setting = content.Setting?.ToString().ToLowerInvariant(),
+        Age = content.Age?.ToString().ToLowerInvariant()
     };
 
     /// <summary>The content with the form's values, or null where something is wrong.</summary>
@@ -47,9 +50,10 @@ public sealed class WhereForm
         foreach (var (name, text) in new[] { ("Place", Place), ("Observer", Observer) })
             if (text?.Length > LongestText) Problems[name] = $"At most {LongestText} letters.";
         Setting? setting = Setting switch { "wild" => Core.Botany.Setting.Wild, "planted" => Core.Botany.Setting.Planted, _ => null };
+        Age? age = Age switch { "young" => Core.Observing.Age.Young, "grown" => Core.Observing.Age.Grown, _ => null };
         return Problems.Count > 0 ? null : content with
         {
-            Place = Place?.Trim() ?? "", Region = region, Latitude = latitude, Longitude = longitude, Elevation = elevation, Date = date, Observer = Observer?.Trim() ?? "", Setting = setting
+            Place = Place?.Trim() ?? "", Region = region, Latitude = latitude, Longitude = longitude, Elevation = elevation, Date = date, Observer = Observer?.Trim() ?? "", Setting = setting, Age = age
         };
     }
 
