@@ -142,5 +142,7 @@ fetch_and_style() {
   if [ ! -f "$built" ] || [ -n "$(find src/VerdantSieve.Web package-lock.json scripts \( -name '*.cshtml' -o -name '*.css' -o -name '*.js' -o -name '*.mjs' -o -name '*.cs' -o -name package-lock.json \) -not -path '*/bin/*' -not -path '*/obj/*' -not -path '*/built/*' -newer "$built" -print -quit)" ]; then
     say "Building the style sheet"
     npm run --silent assets >"$RUN/assets.log" 2>&1 || fail "the style sheet could not be built: $(tail -3 "$RUN/assets.log")"
+    # It is not written anew where it came out the same.
+    touch "$built"
   fi
 }

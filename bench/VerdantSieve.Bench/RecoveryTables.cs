@@ -36,7 +36,7 @@ internal static class RecoveryTables
             var sieve = folds[i % 5];
             var readings = plant.Shown.Where(_ => random.NextDouble() >= misses).Select(pair => new Reading(pair.Key, new StatesSeen([Misread(data, pair.Key, pair.Value, errs, random)], StateMode.Is), Certainty.Fair));
             var taxon = sieve.Flora.Taxa.First(t => t.CommonName == plant.Disease);
-            return new LookResult(taxon, plant.Shown.Count, sieve.Ask(new SieveQuestion { Readings = [.. readings] }), new Dictionary<string, bool>());
+            return new LookResult(taxon, plant.Shown.Count, plant.Shown.Count, sieve.Ask(new SieveQuestion { Readings = [.. readings] }), new Dictionary<string, bool>());
         }));
     }
 
@@ -60,12 +60,12 @@ internal static class RecoveryTables
         const int most = 40;
         var recovery = new Recovery(new Sieve(flora), flora);
         Console.WriteLine($"\nReadings until a kind has 95 %, 10 % wrong; {most} where it never comes to that; log2 of {flora.Taxa.Count} kinds is {Math.Log2(flora.Taxa.Count):0.0} bits\n");
-        Console.WriteLine("| Order of looks | mean readings | reached | of these right |\n|---|---|---|---|");
+        Console.WriteLine("| Order of looks | mean readings | mean effort | reached | of these right |\n|---|---|---|---|---|");
         foreach (var strategy in Enum.GetValues<Strategy>())
         {
             var looks = flora.Taxa.SelectMany(taxon => Enumerable.Range(0, Math.Max(1, plants / 4)).Select(i => recovery.Look(taxon, most, 0.1, 0, strategy, Seeded(taxon, i), stopAt: 0.95))).ToArray();
             var reached = looks.Where(look => look.Answer.Candidates[0].Probability >= 0.95).ToArray();
-            Console.WriteLine($"| {strategy} | {looks.Average(look => look.Answer.Candidates[0].Probability >= 0.95 ? look.Readings : most):0.0} | {Share(reached.Length, looks.Length)} | {Share(reached.Count(look => look.Place == 1), reached.Length)} |");
+            Console.WriteLine($"| {strategy} | {looks.Average(look => look.Answer.Candidates[0].Probability >= 0.95 ? look.Readings : most):0.0} | {looks.Average(look => look.Effort):0.0} | {Share(reached.Length, looks.Length)} | {Share(reached.Count(look => look.Place == 1), reached.Length)} |");
         }
     }
 

@@ -45,6 +45,7 @@ public sealed class SieveContext(DbContextOptions<SieveContext> options) : DbCon
             flora.Property(row => row.GenusWords).HasColumnType("jsonb");
             flora.Property(row => row.FamilyWords).HasColumnType("jsonb");
             flora.Property(row => row.Aggregates).HasColumnType("jsonb");
+            flora.Property(row => row.NearAlike).HasColumnType("jsonb");
         });
         model.Entity<LookRow>(look =>
         {

@@ -44,7 +44,9 @@ catch (Exception trouble) when (trouble is NpgsqlException or ArgumentException 
 builder.WebHost.ConfigureKestrel(kestrel => kestrel.Limits.MaxRequestBodySize = SieveEndpoints.LargestBody);
 builder.Services.AddDbContextPool<SieveContext>(options => SieveContext.Configure(options, connection));
 builder.Services.AddScoped<LookBook>();
-builder.Services.AddSingleton(new FloraShelf(flora));
+var shelf = new FloraShelf(flora);
+shelf.WarmUp();
+builder.Services.AddSingleton(shelf);
 builder.Services.AddRazorPages();
 builder.Services.AddProblemDetails();
 builder.Services.AddOpenApi("v1");
@@ -73,7 +75,7 @@ app.UseStaticFiles(new StaticFileOptions
 });
 app.UseRouting();
 app.MapRazorPages();
-app.MapDrawings(app.Services.GetRequiredService<FloraShelf>());
+app.MapDrawings(shelf);
 app.MapSieveApi();
 app.MapOpenApi("/openapi/{documentName}.json");
 app.MapHealthChecks("/health");

@@ -187,7 +187,7 @@ public class LookJourneys(Application application)
         foreach (var button in browser.Driver.FindElements(By.CssSelector("#question button, #question a.button")))
             Assert.True(button.Size.Height >= 44, $"“{button.Text}” is {button.Size.Height} high");
         browser.Click("#question button.state");
-        browser.Await(() => browser.Driver.FindElements(By.CssSelector(".mesh")).Count == 4, "the tap recorded nothing");
+        browser.Await(() => browser.Driver.FindElements(By.CssSelector(".mesh")).Count == 5, "the tap recorded nothing");
         browser.Click("#undo");
         foreach (var path in new[] { "/", "/notebook", "/plants", "/plant/acer-macrophyllum", "/words", "/help", "/beside?taxa=acer-rubrum&taxa=acer-saccharinum" })
             Assert.True((bool)browser.Go(path).Driver.ExecuteScript("return document.documentElement.scrollWidth <= 390")!, $"{path} is wider than the phone");

@@ -66,6 +66,9 @@ public sealed record FloraAbout(string Id, string Title)
 
     /// <summary>The aggregates by name, each with the sentence that says why its members are not parted.</summary>
     public IReadOnlyDictionary<string, string> Aggregates { get; init; } = new Dictionary<string, string>();
+
+    /// <summary>The genera whose leaves are near alike, each with the sentence that says what to look at instead.</summary>
+    public IReadOnlyDictionary<string, string> NearAlike { get; init; } = new Dictionary<string, string>();
 }
 
 /// <summary>A point on the ground: degrees north, degrees east, metres above the sea.</summary>

@@ -24,7 +24,7 @@ public sealed class FloraReader
         var taxonReader = new TaxonReader(characters, reader.faults);
         var read = taxa.Select(file => (File: file, Taxon: taxonReader.Read(file))).Where(pair => pair.Taxon is not null).ToArray();
         reader.CheckNames([.. read.Select(pair => (pair.File, pair.Taxon!))]);
-        reader.CheckKin([.. read.Select(pair => (pair.File, pair.Taxon!))], floraAbout);
+        reader.CheckKin([.. read.Select(pair => (pair.File, pair.Taxon!))], floraAbout, about);
         var flora = reader.faults.Count == 0 && floraAbout is not null
             ? new Flora(floraAbout, characters, read.Select(pair => pair.Taxon!)) : null;
         return new FloraReading(flora, [.. reader.faults.OrderBy(fault => fault.File, StringComparer.Ordinal).ThenBy(fault => fault.Line)]);
@@ -41,7 +41,8 @@ public sealed class FloraReader
                 : new Position(place.Number("latitude", 0), place.Number("longitude", 0), place.Number("elevation", 0)),
             GenusWords = map.Pairs("genera").ToDictionary(pair => pair.Key, pair => pair.Value),
             FamilyWords = map.Pairs("families").ToDictionary(pair => pair.Key, pair => pair.Value),
-            Aggregates = map.Pairs("aggregates").ToDictionary(pair => pair.Key, pair => pair.Value)
+            Aggregates = map.Pairs("aggregates").ToDictionary(pair => pair.Key, pair => pair.Value),
+            NearAlike = map.Pairs("near-alike").ToDictionary(pair => pair.Key, pair => pair.Value)
         };
         map.FaultUnasked();
         return about;
@@ -64,8 +65,10 @@ public sealed class FloraReader
     }
 
     // What a taxon says of others must be there: the parents of a hybrid, its aggregate.
-    private void CheckKin(IReadOnlyList<(SourceFile File, Taxon Taxon)> taxa, FloraAbout? about)
+    private void CheckKin(IReadOnlyList<(SourceFile File, Taxon Taxon)> taxa, FloraAbout? about, SourceFile aboutFile)
     {
+        foreach (var genus in (about?.NearAlike.Keys ?? []).Where(genus => taxa.All(pair => pair.Taxon.Name.Genus != genus)))
+            faults.Add(new Fault(aboutFile.Path, 1, $"the genus “{genus}” under “near-alike” has no taxon in the flora"));
         var names = taxa.Select(pair => ScientificName.Fold(pair.Taxon.Name.Text)).ToHashSet();
         foreach (var (file, taxon) in taxa)
         {

@@ -45,10 +45,12 @@ public sealed record Candidate(Taxon Taxon, double Probability, IReadOnlyList<st
 /// <param name="Character">The character.</param>
 /// <param name="Bits">What its answer is expected to tell.</param>
 /// <param name="Chance">The chance that it can be seen on this plant now.</param>
-/// <param name="Leaves">How many kinds would be left of those open, on average (2 to the power of the entropy).</param>
 /// <param name="HeldBack">Why it must wait; null where it need not.</param>
-public sealed record NextLook(Character Character, double Bits, double Chance, double Leaves, string? HeldBack)
+public sealed record NextLook(Character Character, double Bits, double Chance, string? HeldBack)
 {
+    /// <summary>How many kinds would be left of those open, on average (2 to the power of the entropy); said of the first few looks only.</summary>
+    public double? Leaves { get; init; }
+
     /// <summary>Bits × chance ÷ effort: what the looks are ordered by.</summary>
     public double Worth => Bits * Chance / Character.Effort;
 }
@@ -122,6 +124,8 @@ public sealed record SieveAnswer
     public required double NoneOfThese { get; init; }
     /// <summary>What can be said.</summary>
     public required Determination Determination { get; init; }
+    /// <summary>How many kinds are open: as many equally likely ones would leave as much doubt.</summary>
+    public required double Open { get; init; }
     /// <summary>What to look at, best first; those held back last.</summary>
     public required IReadOnlyList<NextLook> NextLooks { get; init; }
     /// <summary>Every reading with its slip chance, most doubtful first.</summary>

@@ -27,7 +27,9 @@ internal sealed class Determiner(SieveTable table, SieveAnswer answer, RankShare
     {
         if (evidence.Length == 0) return NothingRead();
         var said = question.School == School.Strict ? Strictly() : ByWeight();
-        var (leader, rival) = (Row(ordered[0]), ordered.Count > 1 ? Row(ordered[1]) : -1);
+        var leader = ordered[0];
+        // Within an aggregate nothing is to be parted: what counts is what parts it from the rest.
+        var rival = ordered.Skip(1).FirstOrDefault(candidate => said.Rank != TaxonRank.Aggregate || candidate.Taxon.Aggregate != leader.Taxon.Aggregate);
         return said with { For = Reasons(leader, rival, speaksFor: true), Against = Reasons(leader, rival, speaksFor: false) };
     }
 
@@ -129,7 +131,9 @@ internal sealed class Determiner(SieveTable table, SieveAnswer answer, RankShare
         prose.Say(hard ? " Which one is a hard case. Most likely " : " Most likely ").Name(members[0].Taxon.Name.Text);
         if (remaining.Length < 2) prose.Say(", though not yet for certain");
         else prose.Say("; ").Names([.. remaining.Skip(1).Select(c => c.Taxon.Name.Text)], "and").Say(remaining.Length == 2 ? " is still possible" : " are still possible");
-        return new Determination(node.Rank, node.Name, node.Probability, Ending(prose, remaining.Length)) { IsHard = hard };
+        Ending(prose, remaining.Length);
+        if (node.Rank == TaxonRank.Genus && remaining.Length > 1 && flora.About.NearAlike.TryGetValue(node.Name, out var alike)) prose.Say(" ").Say(alike);
+        return new Determination(node.Rank, node.Name, node.Probability, prose) { IsHard = hard };
     }
 
     private Determination Open()
@@ -201,15 +205,16 @@ internal sealed class Determiner(SieveTable table, SieveAnswer answer, RankShare
         return prose;
     }
 
-    private IReadOnlyList<Prose> Reasons(int leader, int rival, bool speaksFor)
+    // What speaks for the leader is what parts it from its rival; against it speaks that too, and all that holds it.
+    private IReadOnlyList<Prose> Reasons(Candidate leader, Candidate? rival, bool speaksFor)
     {
-        var against = rival < 0 ? table.Rows.None : rival;
+        var (row, against) = (Row(leader), rival is null ? table.Rows.None : Row(rival));
         return
         [
-            .. evidence.Select(e => (e, Bits: (e.Logs[leader] - e.Logs[against]) / Math.Log(2)))
-                .Where(pair => speaksFor ? pair.Bits >= WorthSaying : pair.Bits <= -WorthSaying)
-                .OrderByDescending(pair => Math.Abs(pair.Bits)).Take(MostReasons)
-                .Select(pair => Reason(pair.e.Reading, speaksFor ? against : leader))
+            .. evidence.Select(e => (e.Reading, Bits: (e.Logs[row] - e.Logs[against]) / Math.Log(2), Holds: leader.Held.Contains(e.Reading.Character)))
+                .Where(reason => speaksFor ? reason.Bits >= WorthSaying && !reason.Holds : reason.Bits <= -WorthSaying || reason.Holds)
+                .OrderByDescending(reason => Math.Abs(reason.Bits)).Take(MostReasons)
+                .Select(reason => Reason(reason.Reading, speaksFor ? against : row))
         ];
     }
 

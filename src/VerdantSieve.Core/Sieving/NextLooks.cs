@@ -1,6 +1,7 @@
 using System.Numerics.Tensors;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Observing;
+using VerdantSieve.Core.Sieving.Columns;
 
 namespace VerdantSieve.Core.Sieving;
 
@@ -36,38 +37,47 @@ internal sealed class NextLooks
     public NextLook[] Find(double[] weights)
     {
         var known = weights.AsSpan(0, table.Rows.Taxa).ToArray();
-        if (known.Sum() <= 0) return [];
+        var sum = TensorPrimitives.Sum<double>(known);
+        if (sum <= 0) return [];
+        TensorPrimitives.Divide(known, sum, known);
         var open = Information.Entropy(known);
         return
         [
-            .. table.Flora.Characters.Where(character => !asked.Contains(character.Id)).Select(character => Of(character, weights, known, open)).OfType<NextLook>()
+            .. Open(known, foresight => foresight.Bits(weights))
                 .OrderBy(look => look.HeldBack is not null).ThenByDescending(look => Math.Round(look.Worth, 3)).ThenBy(look => look.Character.Order)
+                // What a look leaves of the known kinds is only said of the first few.
+                .Select((look, place) => place < Said ? look with { Leaves = Math.Pow(2, open - table[look.Character.Id].Foresee(occasion).Bits(known) * look.Character.Weight) } : look)
         ];
     }
 
     /// <summary>The look that best parts two kinds; null where none does.</summary>
     public NextLook? Between(int one, int other)
     {
-        var two = new double[table.Rows.WithKin];
-        two[one] = two[other] = 1;
-        return Find(two).FirstOrDefault(look => look.Bits > 0.1);
+        var known = new double[table.Rows.Taxa];
+        known[one] = known[other] = 0.5;
+        return Open(known, foresight => foresight.Between(one, other)).Where(look => look.Bits > 0.1)
+            .OrderBy(look => look.HeldBack is not null).ThenByDescending(look => look.Worth).ThenBy(look => look.Character.Order).FirstOrDefault();
     }
 
-    private NextLook? Of(Character character, double[] weights, double[] known, double open)
+    private const int Said = 16;
+
+    // Every character that can be asked, with the bits it would tell.
+    private IEnumerable<NextLook> Open(double[] known, Func<Foresight, double> bitsOf)
     {
-        if (character is SeasonCharacter && occasion.DayOfYear is null || RuledOut(character)) return null;
-        var chance = 1.0;
-        if (character.OnlyIf is { } condition)
+        foreach (var character in table.Flora.Characters)
         {
-            var readable = table.Readable(character, read, occasion);
-            chance = TensorPrimitives.Dot(known, readable.AsSpan(0, known.Length)) / TensorPrimitives.Sum<double>(known);
-            if (chance < (!condition.IsPresence && !read.Contains(condition.CharacterId) ? AnsweredByMost : AnsweredBySome)) return null;
+            if (asked.Contains(character.Id) || character is SeasonCharacter && occasion.DayOfYear is null || RuledOut(character)) continue;
+            var chance = 1.0;
+            if (character.OnlyIf is { } condition)
+            {
+                chance = TensorPrimitives.Dot(known, table.Readable(character, read, occasion).AsSpan(0, known.Length));
+                if (chance < (!condition.IsPresence && !read.Contains(condition.CharacterId) ? AnsweredByMost : AnsweredBySome)) continue;
+            }
+            var bits = bitsOf(table[character.Id].Foresee(occasion)) * character.Weight;
+            if (bits < LeastBits) continue;
+            var heldBack = character.Contact && hurting is not null ? $"Wait with touching: {hurting.CommonName} is still possible." : null;
+            yield return new NextLook(character, bits, chance, heldBack);
         }
-        var foresight = table[character.Id].Foresee(occasion);
-        var bits = foresight.Bits(weights) * character.Weight;
-        if (bits < LeastBits) return null;
-        var heldBack = character.Contact && hurting is not null ? $"Wait with touching: {hurting.CommonName} is still possible." : null;
-        return new NextLook(character, bits, chance, Math.Pow(2, open - foresight.Bits(known) * character.Weight), heldBack);
     }
 
     // What was read may say that there is nothing to look at: no flowers today, so no colour of flowers.

@@ -9,37 +9,36 @@ namespace VerdantSieve.Core.Sieving;
 /// <param name="Members">The rows of its taxa.</param>
 internal sealed record RankNode(TaxonRank Rank, string Name, double Probability, IReadOnlyList<int> Members);
 
-/// <summary>Sums the chances of taxa up through the ranks.</summary>
-internal sealed class RankShares
+/// <summary>The groups of taxa at every rank, found once when the flora is loaded.</summary>
+internal sealed class Ranks
 {
-    private readonly Dictionary<TaxonRank, RankNode[]> byRank = [];
+    private readonly (TaxonRank Rank, bool WithKin, (string Name, int[] Members)[] Groups)[] all;
 
-    private RankShares() { }
+    public Ranks(Flora flora) => all =
+    [
+        Group(flora, TaxonRank.Variety, false, taxon => taxon.Rank == TaxonRank.Variety ? taxon.Name.Text : null),
+        Group(flora, TaxonRank.Species, false, taxon => taxon.Name.Species.Text),
+        Group(flora, TaxonRank.Aggregate, false, taxon => taxon.Aggregate),
+        Group(flora, TaxonRank.Group, true, taxon => taxon.Group),
+        Group(flora, TaxonRank.Genus, true, taxon => taxon.Name.Genus),
+        Group(flora, TaxonRank.Family, true, taxon => taxon.Family)
+    ];
 
-    public static RankShares Of(SieveTable table, double[] posterior)
-    {
-        var (taxa, rows) = (table.Flora.Taxa, table.Rows);
-        var shares = new RankShares();
-        shares.byRank[TaxonRank.Variety] = Sum(TaxonRank.Variety, taxon => taxon.Rank == TaxonRank.Variety ? taxon.Name.Text : null);
-        shares.byRank[TaxonRank.Species] = Sum(TaxonRank.Species, taxon => taxon.Name.Species.Text);
-        shares.byRank[TaxonRank.Aggregate] = Sum(TaxonRank.Aggregate, taxon => taxon.Aggregate);
-        shares.byRank[TaxonRank.Group] = Sum(TaxonRank.Group, taxon => taxon.Group, withKin: true);
-        shares.byRank[TaxonRank.Genus] = Sum(TaxonRank.Genus, taxon => taxon.Name.Genus, withKin: true);
-        shares.byRank[TaxonRank.Family] = Sum(TaxonRank.Family, taxon => taxon.Family, withKin: true);
-        return shares;
+    private static (TaxonRank, bool, (string, int[])[]) Group(Flora flora, TaxonRank rank, bool withKin, Func<Taxon, string?> name) =>
+        (rank, withKin, [.. Enumerable.Range(0, flora.Taxa.Count).Where(t => name(flora.Taxa[t]) is not null).GroupBy(t => name(flora.Taxa[t])!).Select(group => (group.Key, group.ToArray()))]);
 
-        RankNode[] Sum(TaxonRank rank, Func<Taxon, string?> name, bool withKin = false) =>
-        [
-            .. Enumerable.Range(0, taxa.Count).Where(t => name(taxa[t]) is not null).GroupBy(t => name(taxa[t])!)
-                .Select(group => new RankNode(rank, group.Key, group.Sum(t => posterior[t]) + (withKin ? Kin(group) : 0), [.. group.OrderByDescending(t => posterior[t])]))
-                .OrderByDescending(node => node.Probability)
-        ];
+    /// <summary>The chances of all groups.</summary>
+    public RankShares Sum(double[] posterior, Rows rows) => new(all.ToDictionary(rank => rank.Rank, rank => rank.Groups
+        .Select(group => new RankNode(rank.Rank, group.Name, group.Members.Sum(t => posterior[t] + (rank.WithKin ? posterior[rows.KinOf(t)] : 0)), group.Members))
+        .OrderByDescending(node => node.Probability).ToArray()), posterior);
+}
 
-        double Kin(IEnumerable<int> members) => members.Sum(t => posterior[rows.KinOf(t)]);
-    }
-
-    /// <summary>The likeliest of a rank; null where the flora has none of it.</summary>
-    public RankNode? Best(TaxonRank rank) => byRank[rank].FirstOrDefault();
+/// <summary>The chances of taxa summed up through the ranks.</summary>
+internal sealed class RankShares(IReadOnlyDictionary<TaxonRank, RankNode[]> byRank, double[] posterior)
+{
+    /// <summary>The likeliest of a rank, its members likeliest first; null where the flora has none of it.</summary>
+    public RankNode? Best(TaxonRank rank) =>
+        byRank[rank].FirstOrDefault() is { } best ? best with { Members = [.. best.Members.OrderByDescending(t => posterior[t])] } : null;
 
     /// <summary>Genera, then families, likeliest first.</summary>
     public IReadOnlyList<RankShare> GeneraAndFamilies =>

@@ -33,7 +33,7 @@ public sealed class Sieve
         var prior = table.Prior(question.Circumstances);
         var posterior = Posterior.Of(prior, evidence);
 
-        var held = Held(readings, occasion);
+        var held = table.Held(readings, occasion);
         var candidates = Enumerable.Range(0, table.Rows.Taxa)
             .Select(t => new Candidate(Flora.Taxa[t], posterior[t], held[t], held[t].Count <= question.Slips)).ToArray();
         Candidate[] ordered = question.School == School.Weigh
@@ -41,13 +41,15 @@ public sealed class Sieve
             : [.. candidates.OrderByDescending(c => c.Passes).ThenBy(c => c.Held.Count).ThenByDescending(c => c.Probability)];
 
         var asking = new NextLooks(table, occasion, posterior, question.Readings);
-        var looks = asking.Find(question.School == School.Weigh ? posterior : Even(candidates));
-        var ranks = RankShares.Of(table, posterior);
+        var weights = question.School == School.Weigh ? posterior : Even(candidates);
+        var looks = asking.Find(weights);
+        var ranks = table.Ranks.Sum(posterior, table.Rows);
         var answer = new SieveAnswer
         {
             Question = question,
             Candidates = ordered,
             NoneOfThese = posterior.AsSpan(table.Rows.Taxa).ToArray().Sum(),
+            Open = Math.Pow(2, Information.Entropy(weights.AsSpan(0, table.Rows.Taxa))),
             NextLooks = looks,
             Doubts = new Doubts(table, prior, evidence, posterior, held, question.Slips).Find(),
             Hazards = Hazards(candidates, readings.Length),
@@ -92,15 +94,12 @@ public sealed class Sieve
                 {
                     var column = table[character.Id];
                     var known = rows.All(row => column.Scores[row] is not null || !column.CanApply[row]);
-                    var bits = known ? column.Foresee(occasion).Bits(weights) : 0;
+                    var bits = !known ? 0 : character.Weight * (rows.Length == 2 ? column.Foresee(occasion).Between(rows[0], rows[1]) : column.Foresee(occasion).Bits(weights));
                     return new Separation(character, bits, [.. rows.Select(row => column.Scores[row])], [.. rows.Select(row => column.CanApply[row])]);
                 })
                 .OrderByDescending(s => s.Bits / s.Character.Effort).ThenBy(s => s.Character.Order)
         ];
     }
-
-    private IReadOnlyList<string>[] Held(Reading[] readings, Occasion occasion) =>
-        [.. Enumerable.Range(0, table.Rows.Taxa).Select(t => (IReadOnlyList<string>)[.. readings.Where(reading => table.Holds(t, reading, occasion)).Select(reading => reading.Character)])];
 
     private double[] Even(Candidate[] candidates)
     {

@@ -16,7 +16,7 @@ internal sealed class SieveTable
 
     public SieveTable(Flora flora, SieveModel model)
     {
-        (Flora, Model, Rows) = (flora, model, new Rows(flora));
+        (Flora, Model, Rows, Ranks) = (flora, model, new Rows(flora), new Ranks(flora));
         rowOf = flora.Taxa.Select((taxon, row) => (taxon.Name, row)).ToDictionary(pair => pair.Name, pair => pair.row);
         var separate = flora.Taxa.Select(taxon => taxon.Scores.GetValueOrDefault(Vocabulary.Sexes) is StateScore sexes
             && sexes.States.Any(s => s.State == Vocabulary.SeparateTrees && s.Frequency == Frequency.Usual)).ToArray();
@@ -45,6 +45,7 @@ internal sealed class SieveTable
     public Flora Flora { get; }
     public SieveModel Model { get; }
     public Rows Rows { get; }
+    public Ranks Ranks { get; }
 
     public int RowOf(Taxon taxon) => rowOf[taxon.Name];
 
@@ -112,12 +113,18 @@ internal sealed class SieveTable
     /// <summary>The chance that a character can be read on a plant of each row, on this occasion.</summary>
     public double[] Readable(Character character, IReadOnlySet<string> readCharacters, Occasion occasion) => Chain(character, readCharacters, occasion);
 
-    /// <summary>Whether the strict school holds a taxon for a reading.</summary>
-    public bool Holds(int taxon, Reading reading, Occasion occasion)
+    /// <summary>The characters of the readings that the strict school holds each taxon for.</summary>
+    public IReadOnlyList<string>[] Held(Reading[] readings, Occasion occasion)
     {
-        var column = columns[reading.Character];
-        if (Origins.Misleads(reading.Origin, column.Character) == 1) return false;
-        return !column.CanApply[taxon] || !column.Allows(taxon, reading.Observation, occasion);
+        var held = new List<string>?[Rows.Taxa];
+        foreach (var reading in readings)
+        {
+            var column = columns[reading.Character];
+            if (Origins.Misleads(reading.Origin, column.Character) == 1) continue;
+            for (var t = 0; t < held.Length; t++)
+                if (!column.CanApply[t] || !column.Allows(t, reading.Observation, occasion)) (held[t] ??= []).Add(reading.Character);
+        }
+        return [.. held.Select(list => (IReadOnlyList<string>?)list ?? [])];
     }
 
     // Only the taxon's own scores can rule a character out; what is guessed from its kin cannot.

@@ -8,8 +8,10 @@ namespace VerdantSieve.Core.Simulating;
 /// <summary>How a made-up look is carried on.</summary>
 public enum Strategy
 {
-    /// <summary>The sieve's own next look.</summary>
+    /// <summary>The sieve's own next look: bits by the chance that it can be seen and by effort.</summary>
     NextLook,
+    /// <summary>The same without regard to effort.</summary>
+    ForgettingEffort,
     /// <summary>Any character, in any order.</summary>
     AnyOrder,
     /// <summary>The character that would part most if nobody ever erred.</summary>
@@ -33,9 +35,10 @@ public readonly record struct StrictStanding(int Better, int Tied, bool InPan)
 /// <summary>What came of one made-up look.</summary>
 /// <param name="Plant">The taxon the plant was of.</param>
 /// <param name="Readings">How many readings were told.</param>
+/// <param name="Effort">What all looks cost, those that told nothing too; 1 is a glance at the twig.</param>
 /// <param name="Answer">The last answer.</param>
 /// <param name="Wrong">Which readings were wrong, by character id.</param>
-public sealed record LookResult(Taxon Plant, int Readings, SieveAnswer Answer, IReadOnlyDictionary<string, bool> Wrong)
+public sealed record LookResult(Taxon Plant, int Readings, double Effort, SieveAnswer Answer, IReadOnlyDictionary<string, bool> Wrong)
 {
     /// <summary>The place of the right kind among the candidates, 1 for the first.</summary>
     public int Place { get; } = Answer.Candidates.TakeWhile(candidate => candidate.Taxon.Name != Plant.Name).Count() + 1;
@@ -69,16 +72,17 @@ public sealed class Recovery(Sieve sieve, Flora flora)
         var observer = new SimulatedObserver(sieve.Flora, errs, misses, random);
         var question = new SieveQuestion { Circumstances = circumstances };
         var answer = sieve.Ask(question);
-        var told = 0;
+        var (told, effort) = (0, 0.0);
         while (told < readings && Choose(answer, question, strategy, random) is { } character)
         {
             var reading = observer.Read(plant, character);
             if (reading.Tells) told++;
+            effort += character.Effort;
             question = question with { Readings = [.. question.Readings, reading] };
             answer = sieve.Ask(question);
             if (answer.Candidates[0].Probability >= stopAt) break;
         }
-        return new LookResult(taxon, told, answer, observer.Wrong);
+        return new LookResult(taxon, told, effort, answer, observer.Wrong);
     }
 
     /// <summary>One look in which everything that can be made out is read.</summary>
@@ -89,12 +93,13 @@ public sealed class Recovery(Sieve sieve, Flora flora)
         var observer = new SimulatedObserver(sieve.Flora, errs, misses, random);
         Reading[] readings = [.. sieve.Flora.Characters.Select(character => observer.Read(plant, character)).Where(reading => reading.Tells)];
         var answer = sieve.Ask(new SieveQuestion { Circumstances = circumstances, Readings = readings });
-        return new LookResult(taxon, readings.Length, answer, observer.Wrong);
+        return new LookResult(taxon, readings.Length, readings.Sum(reading => sieve.Flora.Character(reading.Character).Effort), answer, observer.Wrong);
     }
 
     private Character? Choose(SieveAnswer answer, SieveQuestion question, Strategy strategy, Random random)
     {
         var looks = strategy == Strategy.IgnoringErrors ? unerring.Ask(question).NextLooks.OrderByDescending(look => look.Bits).ToList() : answer.NextLooks;
+        if (strategy == Strategy.ForgettingEffort) looks = looks.OrderByDescending(look => look.Bits * look.Chance).ToList();
         if (looks.Count == 0) return null;
         return strategy == Strategy.AnyOrder ? looks[random.Next(looks.Count)].Character : looks[0].Character;
     }

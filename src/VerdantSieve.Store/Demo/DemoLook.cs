@@ -49,7 +49,7 @@ internal static class DemoSeason
             Settle: false, "Great white flowers, one at a time. Not a plant of these woods."),
 
         new("lantern8", At("Lantern Creek Reserve, gate", "2026-07-05", "Odalys Brandt"),
-            [State("structure", "sure", "trifoliate"), State("armature", "fair", "none"), State("terminal-leaflet", "sure", "long-stalked")],
+            [State("structure", "sure", "trifoliate"), State("arrangement", "sure", "alternate"), State("armature", "fair", "none"), State("terminal-leaflet", "sure", "long-stalked")],
             Settle: true, "Not touched. Sign asked for."),
 
         new("lantern9", At("Lantern Creek Reserve, north ridge", "2026-09-12", "Wren Okafor-Lind"),

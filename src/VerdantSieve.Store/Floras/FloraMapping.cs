@@ -18,7 +18,7 @@ internal static class FloraMapping
         Id = about.Id, Title = about.Title, Edition = about.Edition,
         ReferenceLatitude = about.ReferencePlace.Latitude, ReferenceLongitude = about.ReferencePlace.Longitude, ReferenceElevation = about.ReferencePlace.Elevation,
         GenusWords = JsonSerializer.Serialize(about.GenusWords, Json), FamilyWords = JsonSerializer.Serialize(about.FamilyWords, Json),
-        Aggregates = JsonSerializer.Serialize(about.Aggregates, Json),
+        Aggregates = JsonSerializer.Serialize(about.Aggregates, Json), NearAlike = JsonSerializer.Serialize(about.NearAlike, Json),
         Fingerprint = fingerprint, Loaded = DateTimeOffset.UtcNow
     };
 
@@ -26,7 +26,7 @@ internal static class FloraMapping
     {
         Edition = row.Edition,
         ReferencePlace = new Position(row.ReferenceLatitude, row.ReferenceLongitude, row.ReferenceElevation),
-        GenusWords = Words(row.GenusWords), FamilyWords = Words(row.FamilyWords), Aggregates = Words(row.Aggregates)
+        GenusWords = Words(row.GenusWords), FamilyWords = Words(row.FamilyWords), Aggregates = Words(row.Aggregates), NearAlike = Words(row.NearAlike)
     };
 
     public static CharacterRow Row(string flora, Character character) => new()

@@ -12,6 +12,7 @@ public sealed class FloraRow
     public required string GenusWords { get; init; }
     public required string FamilyWords { get; init; }
     public required string Aggregates { get; init; }
+    public required string NearAlike { get; init; }
     public required string Fingerprint { get; init; }
     public DateTimeOffset Loaded { get; init; }
 }

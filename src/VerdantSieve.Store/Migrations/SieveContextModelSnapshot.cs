@@ -91,6 +91,11 @@ namespace VerdantSieve.Store.Migrations
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("loaded");
 
+                    b.Property<string>("NearAlike")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("near_alike");
+
                     b.Property<double>("ReferenceElevation")
                         .HasColumnType("double precision")
                         .HasColumnName("reference_elevation");

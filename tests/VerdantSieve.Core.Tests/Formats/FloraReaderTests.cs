@@ -1,3 +1,4 @@
+using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Formats;
 using Xunit;
 
@@ -49,6 +50,47 @@ public class FloraReaderTests
         Assert.Empty(reading.Faults);
         Assert.Equal("Acer testii", reading.Flora!.FindTaxon("acer  oldnameum")!.Name.Text);
     }
+
+    [Fact]
+    public void A_hybrid_has_the_marks_of_its_parents_and_a_species_is_found_by_its_variety()
+    {
+        var flora = Read(("Acer/testii-testii", Good.Replace("Acer testii", "Acer testii var. testii")), ("Acer/other", Good.Replace("Acer testii", "Acer other").Replace("[Acer oldnameum]", "[]").Replace("5–9 cm", "(7–)8–12(–14) cm")),
+            ("Acer/mixtum", "name: Acer × mixtum\nauthority: T\nfamily: Sapindaceae\ncommon-names: [mixed maple]\nhybrid-of: [Acer testii var. testii, Acer other]\nsettings: [wild]\nprovenance: from memory\n")).Flora!;
+        Assert.Equal(new RangeScore(5, 5, 12, 14), flora.FindTaxon("Acer x mixtum")!.Scores["blade-length"]);
+        Assert.Equal("Acer testii var. testii", flora.FindTaxon("Acer testii")!.Name.Text);
+    }
+
+    [Fact]
+    public void A_counted_share_and_what_is_said_of_a_character_are_read()
+    {
+        var vocabulary = Vocabulary.Replace("question: Broad or needle?", "question: Broad or needle?\n    counts: 50 %\n    echo: kind 30 %\n    planted: needle 25 %\n    one-sided: true");
+        var flora = FloraReader.Read(new SourceFile("flora.yaml", About), new SourceFile("characters.yaml", vocabulary), [new SourceFile("taxa/Acer/testii.yaml", Good.Replace("foliage: broad", "foliage: broad, 12% needle"))]).Flora!;
+        var foliage = (StateCharacter)flora.Character("foliage");
+        Assert.Equal((0.5, new Echo("kind", 0.3), new GardenForm("needle", 0.25), true), (foliage.Weight, foliage.Echo, foliage.GardenForm, foliage.OneSided));
+        Assert.Equal(0.12, ((StateScore)flora.Taxa[0].Scores["foliage"]).States[1].Weight, 12);
+    }
+
+    [Theory]
+    [InlineData("counts: 0 %", "above 0")]
+    [InlineData("echo: kind", "takes a share")]
+    [InlineData("planted: scaly 25 %", "must name a state")]
+    public void Faults_of_a_character_are_named(string line, string says)
+    {
+        var vocabulary = Vocabulary.Replace("question: Broad or needle?", $"question: Broad or needle?\n    {line}");
+        var reading = FloraReader.Read(new SourceFile("flora.yaml", About), new SourceFile("characters.yaml", vocabulary), [new SourceFile("taxa/Acer/testii.yaml", Good)]);
+        Assert.Contains(says, Assert.Single(reading.Faults).Message);
+    }
+
+    [Theory]
+    [InlineData("hybrid-of: [Acer testii, Acer nosuch]", "parent “Acer nosuch”")]
+    [InlineData("hybrid-of: [Acer testii]", "names the two parents")]
+    [InlineData("aggregate: Acer testii agg.", "does not stand under “aggregates”")]
+    public void Kin_that_is_not_there_is_a_fault(string line, string says) =>
+        Assert.Contains(Read(("Acer/testii", Good.Replace("settings: [wild]", "settings: [wild]\n" + line))).Faults, fault => fault.Message.Contains(says));
+
+    [Fact]
+    public void A_genus_said_to_be_near_alike_must_be_there() => Assert.Contains(FloraReader.Read(new SourceFile("flora.yaml", About + "near-alike:\n  Salix: Willows are.\n"),
+        new SourceFile("characters.yaml", Vocabulary), [new SourceFile("taxa/Acer/testii.yaml", Good)]).Faults, fault => fault.Message.Contains("Salix"));
 
     [Theory]
     [InlineData("foliage: broad", "folige: broad", 12, "did you mean “foliage”")]

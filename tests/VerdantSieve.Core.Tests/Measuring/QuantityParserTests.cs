@@ -1,5 +1,6 @@
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Measuring;
+using VerdantSieve.Core.Observing;
 using Xunit;
 
 namespace VerdantSieve.Core.Tests.Measuring;
@@ -53,4 +54,79 @@ public class QuantityParserTests
     [Fact]
     public void Inches_are_said_in_fractions() =>
         Assert.Equal("3 1/2 in", LengthWords.Say(8.89, MeasureUnit.Centimetre, LengthStyle.Inches));
+}
+
+/// <summary>Samples, limits and estimates as people write them.</summary>
+public class SampleParserTests
+{
+    [Theory]
+    [InlineData("12, 14, 9.5 cm", 9.5, 14, 12.0, 3)]
+    [InlineData("12; 14; 9.5; 13", 9.5, 14, 12.0, 4)]
+    [InlineData("4 5 6 mm", 0.4, 0.6, 0.5, 3)]
+    [InlineData("5-9 cm, mostly 7", 5, 9, 7.0, null)]
+    [InlineData("5-9, mostly 7 cm", 5, 9, 7.0, null)]
+    [InlineData("50-90 mm, mean 65", 5, 9, 6.5, null)]
+    [InlineData("9,5 cm", 9.5, 9.5, null, null)]
+    [InlineData("3 1/2 in", 8.89, 8.89, null, null)]
+    public void Several_leaves(string text, double low, double high, double? usual, int? leaves)
+    {
+        Assert.True(QuantityParser.TryParse(text, MeasureUnit.Centimetre, out var read, out var problem), problem);
+        Assert.Equal(low, read.Low, 9);
+        Assert.Equal(high, read.High, 9);
+        Assert.Equal(leaves, read.Leaves);
+        Assert.Equal(usual ?? 0, read.Usual ?? 0, 9);
+    }
+
+    [Theory]
+    [InlineData("up to 5 cm", true, 5, MeasuredBy.Ruler)]
+    [InlineData("< 50 mm", true, 5, MeasuredBy.Ruler)]
+    [InlineData("at least 2 in", false, 5.08, MeasuredBy.Ruler)]
+    [InlineData("about 6 cm", null, 6, MeasuredBy.Eye)]
+    [InlineData("~ 6 cm", null, 6, MeasuredBy.Eye)]
+    [InlineData("about up to 6 cm", true, 6, MeasuredBy.Eye)]
+    [InlineData("2 hands", null, 18, MeasuredBy.Hand)]
+    [InlineData("1 1/2 hand-widths", null, 13.5, MeasuredBy.Hand)]
+    public void Limits_and_estimates(string text, bool? limit, double value, MeasuredBy by)
+    {
+        Assert.True(QuantityParser.TryParse(text, MeasureUnit.Centimetre, out var read, out var problem), problem);
+        Assert.Equal((limit, by), (read.Limit, read.By));
+        Assert.Equal(value, read.Low, 9);
+    }
+
+    [Theory]
+    [InlineData("up to 5-8 cm")]
+    [InlineData("5-9, mostly 12")]
+    [InlineData("5 cm, mostly 2 in")]
+    [InlineData("12, 14, cm")]
+    [InlineData("about")]
+    [InlineData("mostly 7")]
+    [InlineData("0, 5 cm")]
+    public void Nonsense_is_refused_with_a_message(string text)
+    {
+        Assert.False(QuantityParser.TryParse(text, MeasureUnit.Centimetre, out _, out var problem));
+        Assert.NotEmpty(problem);
+    }
+
+    [FsCheck.Xunit.Property(MaxTest = 300)]
+    public bool What_is_said_of_a_reading_can_be_typed_back(int seed)
+    {
+        var random = new Random(seed);
+        var length = new MeasureCharacter("length", MeasureUnit.Centimetre) { Part = "x", Label = "x", Question = "x", Phrase = "{}" };
+        double Size() => Math.Round(0.5 + 30 * random.NextDouble(), 1);
+        var (low, high) = (Size(), Size());
+        if (low > high) (low, high) = (high, low);
+        Observation observation = random.Next(3) switch
+        {
+            0 => new Limited(low, random.Next(2) == 0),
+            1 when low < high => new Measured(low, high, 3) { Typical = Math.Round((low + high) / 2, 1), By = random.Next(2) == 0 ? MeasuredBy.Eye : MeasuredBy.Ruler },
+            _ => new Measured(low, high, 3)
+        };
+        if (!QuantityParser.TryParse(Wording.Typed(observation, length), MeasureUnit.Centimetre, out var read, out _)) return false;
+        return observation switch
+        {
+            Limited limited => read.Limit == limited.IsMost && Math.Abs(read.Low - limited.Limit) < 1e-9,
+            Measured measured => Math.Abs(read.Low - measured.Low) < 1e-9 && Math.Abs(read.High - measured.High) < 1e-9 && Math.Abs((read.Usual ?? 0) - (measured.Typical ?? 0)) < 1e-9 && read.By == measured.By,
+            _ => false
+        };
+    }
 }

@@ -56,6 +56,23 @@ public class DeterminationTests
             Is("shape", "obovate", Certainty.Sure), Is("tooth-extent", "upper-part", Certainty.Sure), Is("bud-form", "rounded", Certainty.Sure)).Determination;
         Assert.Equal((TaxonRank.Aggregate, "Crataegus douglasii agg."), (said.Rank, said.Name));
         Assert.Contains("authorities differ", said.Sentence.ToString());
+        Assert.NotEmpty(said.For);
+        Assert.DoesNotContain(said.For, reason => reason.ToString().Contains("gaylussacia"));
+    }
+
+    [Fact]
+    public void A_genus_of_kinds_near_alike_in_leaf_is_offered_as_such_with_what_to_look_at_instead()
+    {
+        var said = Sieve.Ask(Is("bud-scales", "one", Certainty.Sure), Is("structure", "simple", Certainty.Sure), Is("arrangement", "alternate", Certainty.Sure), Is("shape", "obovate"), Is("leaf-persistence", "deciduous", Certainty.Sure), Is("fruit-type", "cottony-capsule", Certainty.Sure)).Determination;
+        Assert.Equal((TaxonRank.Genus, "Salix"), (said.Rank, said.Name));
+        Assert.Contains("near alike in leaf", said.Sentence.ToString());
+    }
+
+    [Fact]
+    public void Groups_of_a_large_genus_come_before_its_species()
+    {
+        var said = Sieve.Ask(Is("needle-grouping", "bundles", Certainty.Sure), new Reading("needles-per-bundle", new Counted(2, 2), Certainty.Sure)).Determination;
+        Assert.Equal((TaxonRank.Group, "hard pines"), (said.Rank, said.Name));
     }
 
     [Fact]

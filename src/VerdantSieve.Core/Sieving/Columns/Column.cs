@@ -29,6 +29,15 @@ internal sealed record Foresight(IReadOnlyList<double[]> Outcomes, double[] RowE
     /// <summary>The bits the look is expected to tell about the row.</summary>
     /// <param name="rows">The chance of each row of an answer, or of the first of them alone; need not add up to 1.</param>
     public double Bits(ReadOnlySpan<double> rows) => Information.Mutual(rows, Outcomes, RowEntropy);
+
+    /// <summary>As above, between two rows of the same chance.</summary>
+    public double Between(int one, int other)
+    {
+        if (Outcomes.Count == 0) return 0;
+        Span<double> marginal = Outcomes.Count <= 128 ? stackalloc double[Outcomes.Count] : new double[Outcomes.Count];
+        for (var o = 0; o < Outcomes.Count; o++) marginal[o] = Outcomes[o][one] + Outcomes[o][other];
+        return Math.Max(0, Information.Entropy(marginal) - (RowEntropy[one] + RowEntropy[other]) / 2);
+    }
 }
 
 /// <summary>One character over all rows, made once when the flora is loaded.</summary>

@@ -63,6 +63,9 @@ public sealed class LookView
     /// <summary>The form for place and day where it is being corrected.</summary>
     public WhereForm? Where { get; init; }
 
+    /// <summary>What a look would leave, as "leaves about 4"; empty where it would only confirm.</summary>
+    public string Leaves(NextLook look) => Answer.Open < 1.3 || look.Leaves is not { } left ? "" : $"leaves about {Math.Max(1, Math.Round(left)):0}";
+
     public bool IsStrict => Question.School == School.Strict;
     public int Passing => Answer.Pan.Count();
     public int InPan => IsStrict ? Passing : Answer.Candidates.Count;
@@ -72,9 +75,6 @@ public sealed class LookView
 
     /// <summary>What the last leaf was read on: the next one most likely is as well.</summary>
     public Origin UsualOrigin => Question.Readings.LastOrDefault()?.Origin ?? Origin.FairSample;
-
-    /// <summary>How many kinds are open, as the number of equally likely ones that would leave as much doubt.</summary>
-    public double Open => Answer.NextLooks.FirstOrDefault() is { } look ? look.Leaves * Math.Pow(2, look.Bits) : 1;
 
     /// <summary>The shoot as it is known so far.</summary>
     public Drawing Shoot => ShootDrawing.Of(LeafForm.Of(Question.Readings));

@@ -23,6 +23,11 @@ public sealed class PlantModel(FloraShelf shelf) : PageModel
     public IReadOnlyList<(Taxon Taxon, string Mark)> Doubles =>
         [.. Taxon.Doubles.Select(look => (Taxon: shelf.Flora.FindTaxon(look.Name), look.Mark)).Where(pair => pair.Taxon is not null).Select(pair => (pair.Taxon!, pair.Mark))];
 
+    /// <summary>The taxa most like it by Gower's coefficient, whoever wrote them down as doubles or not.</summary>
+    public IReadOnlyList<Taxon> MostLike => shelf.MostLike(Taxon);
+
+    public string WhyNotParted => Taxon.Aggregate is { } name ? shelf.Flora.About.Aggregates.GetValueOrDefault(name, "") : "";
+
     public IReadOnlyList<(string Label, string Css, SeasonWindow Window)> Calendar =>
         [.. new[] { ("flowering", "In flower", "flower"), ("fruiting", "In fruit", "fruit") }
             .Where(row => Taxon.Scores.GetValueOrDefault(row.Item1) is SeasonScore)
