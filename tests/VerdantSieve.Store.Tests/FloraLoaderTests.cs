@@ -28,11 +28,18 @@ public class FloraLoaderTests(TestDatabase store) : IDisposable
         foreach (var (one, other) in fromFiles.Characters.Zip(fromDatabase.Characters))
         {
             Assert.Equal((one.GetType(), one.Question, one.Phrase, one.Contact, one.Effort, one.Order, one.OnlyIf?.ToString()), (other.GetType(), other.Question, other.Phrase, other.Contact, other.Effort, other.Order, other.OnlyIf?.ToString()));
+            Assert.Equal((one.Weight, one.Echo, one.GardenForm), (other.Weight, other.Echo, other.GardenForm));
+            if (one is StateCharacter side) Assert.Equal((side.OneSided, side.Variety, side.Ordered), (((StateCharacter)other).OneSided, ((StateCharacter)other).Variety, ((StateCharacter)other).Ordered));
             if (one is StateCharacter states) Assert.Equal(states.Confusions, ((StateCharacter)other).Confusions);
         }
+        Assert.Equal(fromFiles.About.Aggregates, fromDatabase.About.Aggregates);
+        Assert.Equal(fromFiles.About.NearAlike, fromDatabase.About.NearAlike);
+        Assert.NotEmpty(fromDatabase.About.Aggregates);
         foreach (var (one, other) in fromFiles.Taxa.Zip(fromDatabase.Taxa))
         {
             Assert.Equal((one.Family, one.Authority, one.Abundance, one.Provenance, one.Remember), (other.Family, other.Authority, other.Abundance, other.Provenance, other.Remember));
+            Assert.Equal((one.Rank, one.Group, one.Aggregate), (other.Rank, other.Group, other.Aggregate));
+            Assert.Equal(one.HybridOf, other.HybridOf);
             Assert.Equal(one.Hazards, other.Hazards);
             Assert.Equal(one.Doubles, other.Doubles);
             Assert.Equal(one.Distribution.Native, other.Distribution.Native);

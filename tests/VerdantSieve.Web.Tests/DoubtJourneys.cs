@@ -90,4 +90,29 @@ public class DoubtJourneys(Application application)
         browser.Await(() => browser.Text(".arguments").Contains("Quercus garryana has leaves one by one"), "the slip is not among what speaks against");
         Assert.Contains("None of these:", browser.Text(".pan .none"));
     }
+
+    [Fact]
+    public void A_young_plant_is_said_to_be_one_and_its_age_can_be_taken_back()
+    {
+        using var browser = application.Open();
+        LookJourneys.Start(browser, "a sapling");
+        browser.Click(".circumstances a[href$='where=true']");
+        browser.Await(() => browser.Has("input[name='Where.Age']"), "no question of age");
+        browser.Click("input[name='Where.Age'][value=young]");
+        browser.Click(".circumstances .where .button");
+        browser.Await(() => browser.Text(".circumstances p").Contains("young"), "the age is not kept");
+        browser.Click("#undo");
+        browser.Await(() => !browser.Text(".circumstances p").Contains("young"), "the age was not taken back");
+    }
+
+    [Fact]
+    public void All_about_a_hybrid_and_of_an_aggregate_says_so()
+    {
+        using var browser = application.Open();
+        browser.Go("/plant/betula-utahensis");
+        Assert.Contains("Betula occidentalis and Betula papyrifera", browser.Text(".facts"));
+        browser.Go("/plant/crataegus-gaylussacia");
+        Assert.Contains("Crataegus douglasii agg.", browser.Text(".facts"));
+        Assert.Contains("Most like it", browser.Text("main"));
+    }
 }

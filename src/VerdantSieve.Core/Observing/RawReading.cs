@@ -107,7 +107,7 @@ public static class ReadingDesk
             return Wrong("certainty", raw.Certainty, "It must be sure, fair or guess.");
         if (!Origins.TryGetValue(raw.Origin ?? "fair-sample", out var origin))
             return Wrong("origin", raw.Origin, $"It must be one of: {string.Join(", ", Origins.Keys)}.");
-        if (raw.Unknown) return new CheckedReading(new Reading(character.Id, new CannotTell(), certainty), null);
+        if (raw.Unknown) return new CheckedReading(new Reading(character.Id, new CannotTell(), certainty) { Origin = origin }, null);
 
         var (observation, problem) = character switch
         {

@@ -24,7 +24,7 @@ public sealed record SieveModel
     public double Strangers { get; init; } = 0.12;
 
     /// <summary>Below this chance of so many slips a kind is not named, however far it leads; 0 to 1.</summary>
-    public double BelievableSlips { get; init; } = 0.06;
+    public double BelievableSlips { get; init; } = 0.08;
 
     /// <summary>Whether readings that repeat each other, and those that only support, count for less.</summary>
     public bool Damping { get; init; } = true;

@@ -66,6 +66,11 @@ namespace VerdantSieve.Store.Migrations
                         .HasColumnType("text")
                         .HasColumnName("id");
 
+                    b.Property<string>("Aggregates")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("aggregates");
+
                     b.Property<int>("Edition")
                         .HasColumnType("integer")
                         .HasColumnName("edition");
@@ -88,6 +93,11 @@ namespace VerdantSieve.Store.Migrations
                     b.Property<DateTimeOffset>("Loaded")
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("loaded");
+
+                    b.Property<string>("NearAlike")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("near_alike");
 
                     b.Property<double>("ReferenceElevation")
                         .HasColumnType("double precision")
@@ -175,6 +185,10 @@ namespace VerdantSieve.Store.Migrations
                         .HasColumnType("text")
                         .HasColumnName("family");
 
+                    b.Property<string>("Aggregate")
+                        .HasColumnType("text")
+                        .HasColumnName("aggregate");
+
                     b.Property<string>("Group")
                         .HasColumnType("text")
                         .HasColumnName("group");
@@ -183,6 +197,11 @@ namespace VerdantSieve.Store.Migrations
                         .IsRequired()
                         .HasColumnType("jsonb")
                         .HasColumnName("hazards");
+
+                    b.PrimitiveCollection<string[]>("HybridOf")
+                        .IsRequired()
+                        .HasColumnType("text[]")
+                        .HasColumnName("hybrid_of");
 
                     b.PrimitiveCollection<string[]>("Introduced")
                         .IsRequired()

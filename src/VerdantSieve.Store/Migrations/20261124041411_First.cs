@@ -23,6 +23,8 @@ namespace VerdantSieve.Store.Migrations
                     reference_elevation = table.Column<double>(type: "double precision", nullable: false),
                     genus_words = table.Column<string>(type: "jsonb", nullable: false),
                     family_words = table.Column<string>(type: "jsonb", nullable: false),
+                    aggregates = table.Column<string>(type: "jsonb", nullable: false),
+                    near_alike = table.Column<string>(type: "jsonb", nullable: false),
                     fingerprint = table.Column<string>(type: "text", nullable: false),
                     loaded = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false)
                 },
@@ -88,6 +90,8 @@ namespace VerdantSieve.Store.Migrations
                     authority = table.Column<string>(type: "text", nullable: false),
                     family = table.Column<string>(type: "text", nullable: false),
                     group = table.Column<string>(type: "text", nullable: true),
+                    aggregate = table.Column<string>(type: "text", nullable: true),
+                    hybrid_of = table.Column<string[]>(type: "text[]", nullable: false),
                     common_names = table.Column<string[]>(type: "text[]", nullable: false),
                     synonyms = table.Column<string[]>(type: "text[]", nullable: false),
                     native = table.Column<string[]>(type: "text[]", nullable: false),

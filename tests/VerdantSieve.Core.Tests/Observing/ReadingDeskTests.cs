@@ -1,6 +1,8 @@
 using FsCheck;
 using FsCheck.Xunit;
+using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Observing;
+using VerdantSieve.Core.Sieving;
 using VerdantSieve.Core.Tests.Sieving;
 using Xunit;
 
@@ -79,6 +81,48 @@ public class ReadingDeskTests
     {
         var random = new RandomFlora(seed);
         return random.Readings().All(reading => ReadingDesk.Check(RawReading.From(reading), random.Flora).Reading == reading);
+    }
+
+    [Fact]
+    public void Samples_limits_ways_and_origins_read_back_the_same()
+    {
+        Reading[] readings =
+        [
+            new("blade-length", new Measured(4, 9, 5) { Typical = 6, By = MeasuredBy.Eye }, Certainty.Guess) { Origin = Origin.Litter },
+            new("blade-length", new Limited(5, true) { By = MeasuredBy.Hand }, Certainty.Sure) { Origin = Origin.Sucker },
+            new("height", new Limited(12, false), Certainty.Fair), new("lobe-count", new Counted(5, 9) { Usual = 7 }, Certainty.Fair), new("lobe-count", new Limited(9, true), Certainty.Fair),
+            new("arrangement", new StatesSeen(["alternate", "opposite"], StateMode.Either), Certainty.Fair) { Origin = Origin.Hedge }, new("smell", new CannotTell(), Certainty.Fair) { Origin = Origin.Damaged }
+        ];
+        Assert.All(readings, reading => Assert.Equal(reading, Read(RawReading.From(reading))));
+    }
+
+    [Fact]
+    public void Values_in_a_unit_make_a_sample_in_the_characters_own() =>
+        Assert.Equal(new Measured(2.54, 10.16, 3) { Typical = 5.08 }, Read(new RawReading("blade-length") { Values = [1, 4, 2], Unit = "in" }).Observation);
+
+    [Fact]
+    public void A_limit_has_one_side_and_a_mean_lies_within()
+    {
+        Refused(new RawReading("blade-length") { AtMost = 5, AtLeast = 3 }, "atMost");
+        Refused(new RawReading("blade-length") { AtLeast = -3 }, "atLeast");
+        Refused(new RawReading("blade-length") { Low = 3, High = 5, Mean = 9 }, "mean");
+        Refused(new RawReading("blade-length") { Values = [3, double.NaN] }, "values");
+        Refused(new RawReading("blade-length") { Value = 3, By = "thumb" }, "by");
+        Refused(new RawReading("blade-length") { Value = 3, Origin = "moon" }, "origin");
+        Refused(new RawReading("lobe-count") { Text = "up to 5.5" }, "value");
+    }
+
+    [Fact]
+    public void A_condition_is_ruled_out_by_what_was_read_of_it()
+    {
+        var broad = new Condition("foliage", ["broad"], false);
+        Assert.True(broad.CanHold(new StatesSeen(["broad", "needle"], StateMode.Either)));
+        Assert.False(broad.CanHold(new StatesSeen(["needle"], StateMode.Is)));
+        Assert.True(Condition.Parse("lobing!=unlobed").CanHold(new StatesSeen(["palmate"], StateMode.Is)));
+        Assert.False(Condition.Parse("flowering").CanHold(new Today(false)));
+        Assert.True(Condition.Parse("flowering").CanHold(new CannotTell()));
+        var looks = ShippedFlora.Sieve.Ask(new SieveQuestion { Circumstances = new Circumstances { Date = new NodaTime.LocalDate(2026, 5, 20) }, Readings = [new Reading("flowering", new Today(false), Certainty.Sure)] }).NextLooks;
+        Assert.DoesNotContain(looks, look => look.Character.Part == "flower");
     }
 
     private static Reading Read(RawReading raw)

@@ -56,4 +56,37 @@ public class WordingTests
         Assert.Equal("hispanica", new ScientificName("Platanus × hispanica").Epithet);
         Assert.Equal([("Rhus", true), ("aromatica", true), ("var.", false), ("trilobata", true)], new ScientificName("Rhus aromatica var. trilobata").Words());
     }
+
+    [Fact]
+    public void Samples_limits_and_estimates_are_said_as_they_were_made()
+    {
+        string Say(Observation observation, string character = "blade-length") => Wording.Of(new Reading(character, observation, Certainty.Fair), ShippedFlora.Flora);
+        Assert.Equal("blade mostly 6 cm (4–9 cm) long", Say(new Measured(4, 9, 5) { Typical = 6 }));
+        Assert.Equal("blade about 6 cm long", Say(new Measured(6, 6, 1) { By = MeasuredBy.Eye }));
+        Assert.Equal("blade up to 5 cm long", Say(new Limited(5, IsMost: true)));
+        Assert.Equal("blade at least about 18 cm long", Say(new Limited(18, IsMost: false) { By = MeasuredBy.Hand }));
+        Assert.Equal("mostly 7 (5–9) leaflets", Say(new Counted(5, 9) { Usual = 7 }, "leaflet-count"));
+    }
+
+    [Fact]
+    public void What_a_kind_has_is_said_with_its_season_where_it_is_read()
+    {
+        var flora = ShippedFlora.Flora;
+        var maple = flora.FindTaxon("Acer macrophyllum")!;
+        Assert.Equal("leaves in pairs", Wording.Has(maple.Scores["arrangement"], flora.Character("arrangement")));
+        var (here, uphill) = (Wording.Has(maple.Scores["flowering"], flora.Character("flowering")), Wording.Has(maple.Scores["flowering"], flora.Character("flowering"), 14));
+        Assert.StartsWith("flowers ", here);
+        Assert.NotEqual(here, uphill);
+    }
+
+    [Theory]
+    [InlineData(1, "in pairs")]
+    [InlineData(0.4, "sometimes")]
+    [InlineData(0.05, "rarely")]
+    public void A_counted_share_is_said_by_the_nearest_word(double share, string word) =>
+        Assert.Contains(word, Wording.Of(new StateScore([new StateFrequency("opposite", Frequency.Of(share)), new StateFrequency("alternate", Frequency.Usual)]), ShippedFlora.Flora.Character("arrangement")));
+
+    [Fact]
+    public void Every_origin_but_a_fair_sample_has_words() =>
+        Assert.All(Enum.GetValues<Origin>(), origin => Assert.Equal(origin == Origin.FairSample, Wording.Of(origin).Length == 0));
 }

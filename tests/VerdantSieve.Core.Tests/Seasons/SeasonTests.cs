@@ -57,4 +57,36 @@ public class SeasonTests
         var late = SeasonWindow.DayOf(new AnnualDate(9, 25));
         Assert.True(Phenology.ChanceSeen(window.Value, late, 0, fruit: true, false) > Phenology.ChanceSeen(window.Value, late, 0, fruit: false, false));
     }
+
+    [Theory]
+    [InlineData("25 Mar – 10 May", 4, "29 Mar – 14 May")]
+    [InlineData("25 Mar – 10 May", -30, "23 Feb – 10 Apr")]
+    [InlineData("15 Dec – 30 Apr", 20, "4 Jan – 20 May")]
+    [InlineData("10 Jan – 30 Jan", -15, "26 Dec – 15 Jan")]
+    [InlineData("1 Jan – 31 Dec", 12, "1 Jan – 31 Dec")]
+    public void A_window_moves_with_the_season(string text, double days, string moved)
+    {
+        Assert.True(SeasonWindow.TryParse(text, out var window));
+        Assert.Equal(moved, window.Value.Shifted(days).ToString());
+    }
+
+    [Property(MaxTest = 200)]
+    public bool Moving_a_window_keeps_its_length_and_can_be_taken_back(int start, int length, int days)
+    {
+        var from = SeasonWindow.Wrap(start);
+        static AnnualDate On(int day) => new LocalDate(2025, 1, 1).PlusDays(SeasonWindow.Wrap(day)) is var date ? new AnnualDate(date.Month, date.Day) : default;
+        var window = new SeasonWindow(On(from), On(from + Math.Abs(length % 300)));
+        var shift = days % 100;
+        return window.Shifted(shift).Length == window.Length && window.Shifted(shift).Shifted(-shift) == window;
+    }
+
+    [Fact]
+    public void Young_plants_and_half_of_those_of_separate_sexes_bear_less()
+    {
+        Assert.True(SeasonWindow.TryParse("1 Jul – 31 Aug", out var window));
+        var day = SeasonWindow.DayOf(new AnnualDate(8, 1));
+        var both = Phenology.ChanceSeen(window.Value, day, 0, fruit: true, separateSexes: false);
+        Assert.Equal(both / 2, Phenology.ChanceSeen(window.Value, day, 0, fruit: true, separateSexes: true), 0.01);
+        Assert.InRange(Phenology.BorneWhenYoung, 0.01, 0.5);
+    }
 }
