@@ -37,7 +37,7 @@ public class ApiTests(Application application)
         var answer = await Post("/api/v1/sieve", """
             {"place":{"region":"ORE"},"date":"2026-06-14","age":"grown",
              "readings":[{"character":"blade-length","values":[12,14,13,31]},{"character":"lobe-count","low":5,"high":7,"mean":5},{"character":"petiole-length","atMost":30},
-                         {"character":"arrangement","states":["alternate"],"origin":"litter"},{"character":"blade-width","value":16,"by":"eye","origin":"sucker"},{"character":"lobing","states":["palmate"]}]}
+                         {"character":"arrangement","states":["alternate"],"origin":"litter"},{"character":"blade-width","value":16,"by":"eye","origin":"sucker"},{"character":"lobing","states":["palmate"]},{"character":"habit","states":["tree"],"certainty":"sure"}]}
             """);
         Assert.StartsWith("Acer", (string)answer["candidates"]![0]!["taxon"]!);
         Assert.DoesNotContain("arrangement", answer["candidates"]![0]!["held"]!.AsArray().Select(held => (string)held!));

@@ -20,7 +20,7 @@ public enum Origin
 /// <summary>How far a reading from something less than a fair sample can be trusted. The values are choices, written up in docs/method.md.</summary>
 public static class Origins
 {
-    private static readonly string[] Order = ["arrangement", "crowding", "ranks", "on-spurs"];
+    private static readonly string[] Order = ["arrangement", "crowding", "ranks"];
     private static readonly string[] OnLeaf = ["leaf-structure", "leaf-size", "blade", "lobes", "margin", "petiole", "surface"];
 
     /// <summary>The chance (0 to 1) that what was read there says nothing of the plant's ordinary state.</summary>

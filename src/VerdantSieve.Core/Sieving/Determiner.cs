@@ -128,9 +128,14 @@ internal sealed class Determiner(SieveTable table, SieveAnswer answer, RankShare
         }
         var remaining = members.Where(c => c.Probability >= WorthNaming * node.Probability).Take(4).ToArray();
         var hard = remaining.Length > 1 && IsHard();
-        prose.Say(hard ? " Which one is a hard case. Most likely " : " Most likely ").Name(members[0].Taxon.Name.Text);
-        if (remaining.Length < 2) prose.Say(", though not yet for certain");
-        else prose.Say("; ").Names([.. remaining.Skip(1).Select(c => c.Taxon.Name.Text)], "and").Say(remaining.Length == 2 ? " is still possible" : " are still possible");
+        var most = members[0].Taxon.Name.Text;
+        if (members.Length == 1) prose.Say(" Here that means ").Name(most).Say(", unless it is a kind that this flora does not hold");
+        else
+        {
+            prose.Say(hard ? " Which one is a hard case. Most likely " : " Most likely ").Name(most);
+            if (remaining.Length < 2) prose.Say(", though not yet for certain");
+            else prose.Say("; ").Names([.. remaining.Skip(1).Select(c => c.Taxon.Name.Text)], "and").Say(remaining.Length == 2 ? " is still possible" : " are still possible");
+        }
         Ending(prose, remaining.Length);
         if (node.Rank == TaxonRank.Genus && remaining.Length > 1 && flora.About.NearAlike.TryGetValue(node.Name, out var alike)) prose.Say(" ").Say(alike);
         return new Determination(node.Rank, node.Name, node.Probability, prose) { IsHard = hard };

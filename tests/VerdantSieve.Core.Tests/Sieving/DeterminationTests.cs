@@ -69,6 +69,14 @@ public class DeterminationTests
     }
 
     [Fact]
+    public void A_genus_with_one_kind_here_names_it_with_a_doubt()
+    {
+        var said = Sieve.Ask(Is("structure", "trifoliate", Certainty.Sure), Is("arrangement", "alternate", Certainty.Sure), Is("terminal-leaflet", "long-stalked", Certainty.Sure), Is("armature", "none", Certainty.Sure)).Determination;
+        Assert.Equal((TaxonRank.Genus, "Toxicodendron"), (said.Rank, said.Name));
+        Assert.Contains("Here that means Toxicodendron diversilobum, unless", said.Sentence.ToString());
+    }
+
+    [Fact]
     public void Groups_of_a_large_genus_come_before_its_species()
     {
         var said = Sieve.Ask(Is("needle-grouping", "bundles", Certainty.Sure), Is("cone-scales", "prickle", Certainty.Sure), Is("needle-base", "sheath", Certainty.Sure), Is("needle-bands", "none")).Determination;
