@@ -71,7 +71,7 @@ public class DeterminationTests
     [Fact]
     public void A_genus_with_one_kind_here_names_it_with_a_doubt()
     {
-        var said = Sieve.Ask(Is("structure", "trifoliate", Certainty.Sure), Is("arrangement", "alternate", Certainty.Sure), Is("terminal-leaflet", "long-stalked", Certainty.Sure), Is("armature", "none", Certainty.Sure)).Determination;
+        var said = Sieve.Ask(new Circumstances { Region = "ORE", Setting = Setting.Wild }, Is("structure", "trifoliate", Certainty.Sure), Is("arrangement", "alternate", Certainty.Sure), Is("terminal-leaflet", "long-stalked", Certainty.Sure), Is("armature", "none", Certainty.Sure)).Determination;
         Assert.Equal((TaxonRank.Genus, "Toxicodendron"), (said.Rank, said.Name));
         Assert.Contains("Here that means Toxicodendron diversilobum, unless", said.Sentence.ToString());
     }
