@@ -43,8 +43,8 @@ public sealed record LookResult(Taxon Plant, int Readings, double Effort, SieveA
     /// <summary>The place of the right kind among the candidates, 1 for the first.</summary>
     public int Place { get; } = Answer.Candidates.TakeWhile(candidate => candidate.Taxon.Name != Plant.Name).Count() + 1;
 
-    /// <summary>Whether the right kind is among those that make up 95 % of the weight.</summary>
-    public bool InSet { get; } = Answer.Candidates.TakeWhile(candidate => candidate.Taxon.Name != Plant.Name).Sum(candidate => candidate.Probability) < 0.95;
+    /// <summary>Whether the right kind is among those that make up 95 % of the weight of the known kinds; what falls to unknown ones would else let in any.</summary>
+    public bool InSet { get; } = Answer.Candidates.TakeWhile(candidate => candidate.Taxon.Name != Plant.Name).Sum(candidate => candidate.Probability) < 0.95 * (1 - Answer.NoneOfThese);
 
     /// <summary>Where the strict rule puts it.</summary>
     public StrictStanding Strictly(int slips) => StrictStanding.Of(Answer, Plant, slips);
@@ -55,7 +55,7 @@ public sealed record LookResult(Taxon Plant, int Readings, double Effort, SieveA
 /// <param name="flora">The flora the plants are drawn from; may hold taxa the sieve does not know.</param>
 public sealed class Recovery(Sieve sieve, Flora flora)
 {
-    private readonly Sieve unerring = new(sieve.Flora, SieveModel.Standard with { SlipWhenSure = 0.001, SlipWhenFair = 0.001, SlipWhenGuessing = 0.001 });
+    private readonly Lazy<Sieve> unerring = new(() => new Sieve(sieve.Flora, SieveModel.Standard with { SlipWhenSure = 0.001, SlipWhenFair = 0.001, SlipWhenGuessing = 0.001 }));
 
     /// <summary>One look, its readings asked for one after another.</summary>
     /// <param name="taxon">The kind of plant, of the flora the plants are drawn from.</param>
@@ -98,7 +98,7 @@ public sealed class Recovery(Sieve sieve, Flora flora)
 
     private Character? Choose(SieveAnswer answer, SieveQuestion question, Strategy strategy, Random random)
     {
-        var looks = strategy == Strategy.IgnoringErrors ? unerring.Ask(question).NextLooks.OrderByDescending(look => look.Bits).ToList() : answer.NextLooks;
+        var looks = strategy == Strategy.IgnoringErrors ? unerring.Value.Ask(question).NextLooks.OrderByDescending(look => look.Bits).ToList() : answer.NextLooks;
         if (strategy == Strategy.ForgettingEffort) looks = looks.OrderByDescending(look => look.Bits * look.Chance).ToList();
         if (looks.Count == 0) return null;
         return strategy == Strategy.AnyOrder ? looks[random.Next(looks.Count)].Character : looks[0].Character;

@@ -42,11 +42,11 @@ public class PackedSieveTests
         var got = new float[taxa];
         packed.Chance(got);
 
-        // A cell is off by at most 1/510, the last of six by at most five of these; the sums of products follow.
+        // With two states a cell is off by at most 1/510, with more by at most 1/255; the sums of products follow.
         double Likely(int taxon, double off) => readings.Aggregate(1.0, (product, r) =>
         {
             var slip = r.SlipRate / (States[r.Character] - 1);
-            return product * Math.Max(slip, slip + (1 - r.SlipRate - slip) * (chances[taxon][r.Character][r.State] + off * (States[r.Character] - 1) / 510.0));
+            return product * Math.Max(slip, slip + (1 - r.SlipRate - slip) * (chances[taxon][r.Character][r.State] + off * (States[r.Character] > 2 ? 2 : 1) / 510.0));
         });
         double low = Enumerable.Range(0, taxa).Sum(t => Likely(t, -1)), high = Enumerable.Range(0, taxa).Sum(t => Likely(t, 1));
         for (var t = 0; t < taxa; t++) Assert.InRange(got[t], 0.999 * Likely(t, -1) / high, 1.001 * Likely(t, 1) / low);

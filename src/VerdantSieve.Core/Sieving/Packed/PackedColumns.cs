@@ -8,8 +8,8 @@ namespace VerdantSieve.Core.Sieving.Packed;
 
 /// <summary>The chances of a flora of many thousand taxa, one byte a cell, for ranking and for the information of every character in one pass.</summary>
 /// <remarks>
-/// <para>A cell is round(255 p); the cells of a row add up to 255, so that the last state needs no cell of its own. The chance of a state is off by
-/// at most 1/510 (the last one by that times the others). Beside the states every character has a cell for the entropy of a fairly sure look,
+/// <para>A cell is 255 p, rounded so that the cells of a row add up to 255 and the last state needs no cell of its own. The chance of a state is off by
+/// at most 1/255, since the running sum is off by at most half of that at either side of it. Beside the states every character has a cell for the entropy of a fairly sure look,
 /// round(255 H / log2 states).</para>
 /// <para>Cells lie in bands of <see cref="BandCells"/>, each band in blocks of <see cref="BlockRows"/> rows, and in a block the rows of one cell stand
 /// together: the information pass reads all in the order of memory, and ranking reads runs of whole cache lines. Each block has the mean of its cells beside it.
