@@ -1,16 +1,19 @@
+using Microsoft.AspNetCore.Identity.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore;
+using VerdantSieve.Store.Curating;
 using VerdantSieve.Store.Floras;
 using VerdantSieve.Store.Looks;
 
 namespace VerdantSieve.Store;
 
-/// <summary>The database: floras as loaded from their files, and the notebook.</summary>
-public sealed class SieveContext(DbContextOptions<SieveContext> options) : DbContext(options)
+/// <summary>The database: floras with their changes, the notebook, and those who may change floras.</summary>
+public sealed class SieveContext(DbContextOptions<SieveContext> options) : IdentityDbContext<Curator>(options)
 {
     public DbSet<FloraRow> Floras => Set<FloraRow>();
     public DbSet<CharacterRow> Characters => Set<CharacterRow>();
     public DbSet<TaxonRow> Taxa => Set<TaxonRow>();
     public DbSet<ScoreRow> Scores => Set<ScoreRow>();
+    public DbSet<RevisionRow> Revisions => Set<RevisionRow>();
     public DbSet<LookRow> Looks => Set<LookRow>();
     public DbSet<LookStepRow> LookSteps => Set<LookStepRow>();
 
@@ -20,6 +23,12 @@ public sealed class SieveContext(DbContextOptions<SieveContext> options) : DbCon
 
     protected override void OnModelCreating(ModelBuilder model)
     {
+        base.OnModelCreating(model);
+        model.Entity<RevisionRow>(revision =>
+        {
+            revision.HasKey(row => row.Id);
+            revision.HasIndex(row => new { row.FloraId, row.TaxonName });
+        });
         model.Entity<FloraRow>().HasKey(flora => flora.Id);
         model.Entity<CharacterRow>(character =>
         {
@@ -32,6 +41,7 @@ public sealed class SieveContext(DbContextOptions<SieveContext> options) : DbCon
             taxon.HasKey(row => new { row.FloraId, row.Name });
             taxon.Property(row => row.Hazards).HasColumnType("jsonb");
             taxon.Property(row => row.Doubles).HasColumnType("jsonb");
+            taxon.Property(row => row.LocalAbundance).HasColumnType("jsonb");
             taxon.HasOne<FloraRow>().WithMany().HasForeignKey(row => row.FloraId).OnDelete(DeleteBehavior.Cascade);
         });
         model.Entity<ScoreRow>(score =>
@@ -42,6 +52,8 @@ public sealed class SieveContext(DbContextOptions<SieveContext> options) : DbCon
         });
         model.Entity<FloraRow>(flora =>
         {
+            flora.Property(row => row.ReferencePlace).HasColumnType("jsonb");
+            flora.Property(row => row.Places).HasColumnType("jsonb");
             flora.Property(row => row.GenusWords).HasColumnType("jsonb");
             flora.Property(row => row.FamilyWords).HasColumnType("jsonb");
             flora.Property(row => row.Aggregates).HasColumnType("jsonb");

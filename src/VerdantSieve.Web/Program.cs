@@ -1,15 +1,18 @@
 using System.IO.Compression;
 using Microsoft.AspNetCore.DataProtection;
+using Microsoft.AspNetCore.Identity;
 using Microsoft.AspNetCore.ResponseCompression;
 using Microsoft.EntityFrameworkCore;
 using Npgsql;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Store;
+using VerdantSieve.Store.Curating;
 using VerdantSieve.Store.Demo;
 using VerdantSieve.Store.Floras;
 using VerdantSieve.Store.Looks;
 using VerdantSieve.Web;
 using VerdantSieve.Web.Api;
+using VerdantSieve.Web.Curating;
 using VerdantSieve.Web.Drawings;
 
 var builder = WebApplication.CreateBuilder(args);
@@ -44,9 +47,23 @@ catch (Exception trouble) when (trouble is NpgsqlException or ArgumentException 
 builder.WebHost.ConfigureKestrel(kestrel => kestrel.Limits.MaxRequestBodySize = SieveEndpoints.LargestBody);
 builder.Services.AddDbContextPool<SieveContext>(options => SieveContext.Configure(options, connection));
 builder.Services.AddScoped<LookBook>();
+builder.Services.AddScoped<RevisionBook>();
+builder.Services.AddScoped<FloraLoader>();
+builder.Services.AddSingleton(new FloraFolder(Path.Combine(floras, "temperate-trees")));
 var shelf = new FloraShelf(flora);
 shelf.WarmUp();
+shelf.StartReport();
 builder.Services.AddSingleton(shelf);
+builder.Services.AddIdentity<Curator, IdentityRole>(options =>
+{
+    (options.Password.RequiredLength, options.Password.RequireNonAlphanumeric, options.Password.RequireUppercase) = (12, false, false);
+    (options.Lockout.MaxFailedAccessAttempts, options.Lockout.DefaultLockoutTimeSpan) = (5, TimeSpan.FromMinutes(5));
+}).AddEntityFrameworkStores<SieveContext>().AddClaimsPrincipalFactory<CuratorClaims>().AddDefaultTokenProviders();
+builder.Services.ConfigureApplicationCookie(options =>
+{
+    (options.LoginPath, options.AccessDeniedPath, options.ReturnUrlParameter) = ("/desk/sign-in", "/desk/sign-in", "back");
+    (options.Cookie.Name, options.Cookie.SameSite, options.ExpireTimeSpan) = ("curator", SameSiteMode.Lax, TimeSpan.FromDays(14));
+});
 builder.Services.AddRazorPages();
 builder.Services.AddProblemDetails();
 builder.Services.AddOpenApi("v1");
@@ -65,6 +82,7 @@ builder.Services.ConfigureHttpJsonOptions(options => ApiJson.Configure(options.S
 builder.Logging.AddFilter("Microsoft.EntityFrameworkCore.Database.Command", LogLevel.Warning);
 
 var app = builder.Build();
+await using (var scope = app.Services.CreateAsyncScope()) await DemoCurators.Ensure(scope.ServiceProvider);
 app.UseExceptionHandler("/oops");
 app.UseStatusCodePagesWithReExecute("/oops", "?code={0}");
 app.UseResponseCompression();
@@ -74,7 +92,10 @@ app.UseStaticFiles(new StaticFileOptions
         context.Context.Request.Query.ContainsKey("v") ? "public, max-age=31536000, immutable" : "public, max-age=3600"
 });
 app.UseRouting();
+app.UseAuthentication();
+app.UseAuthorization();
 app.MapRazorPages();
+app.MapGet("/desk/file/{slug}", (FloraShelf shelf, string slug) => VerdantSieve.Web.Pages.Desk.IndexModel.File(shelf, slug)).ExcludeFromDescription();
 app.MapDrawings(shelf);
 app.MapSieveApi();
 app.MapOpenApi("/openapi/{documentName}.json");

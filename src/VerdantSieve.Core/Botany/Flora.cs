@@ -42,6 +42,9 @@ public sealed class Flora
     /// <summary>The taxon of this accepted name or synonym, however it is spaced, or null.</summary>
     public Taxon? FindTaxon(string name) => taxaByName.GetValueOrDefault(ScientificName.Fold(name));
 
+    /// <summary>The place that a taxon’s flowering and fruiting windows hold for.</summary>
+    public Place WindowPlace(Taxon taxon) => taxon.WindowsAt is { } id && About.Places.TryGetValue(id, out var place) ? place : About.ReferencePlace;
+
     /// <summary>The plain name of a genus, such as "maple"; the genus itself where the flora gives none.</summary>
     public string GenusWord(string genus) => About.GenusWords.GetValueOrDefault(genus, genus);
 
@@ -55,8 +58,11 @@ public sealed record FloraAbout(string Id, string Title)
     /// <summary>The number of the edition, which a determination cites.</summary>
     public int Edition { get; init; } = 1;
 
-    /// <summary>The place the flora's seasons hold for.</summary>
-    public Position ReferencePlace { get; init; } = new(45.5, -122.7, 60);
+    /// <summary>The place the flora's seasons hold for, where a taxon names no other.</summary>
+    public Place ReferencePlace { get; init; } = new("northern Oregon near sea level", new Position(45.5, -122.7, 60));
+
+    /// <summary>Further places, by id, that a taxon's seasons may hold for.</summary>
+    public IReadOnlyDictionary<string, Place> Places { get; init; } = new Dictionary<string, Place>();
 
     /// <summary>Plain names of genera.</summary>
     public IReadOnlyDictionary<string, string> GenusWords { get; init; } = new Dictionary<string, string>();
@@ -70,6 +76,9 @@ public sealed record FloraAbout(string Id, string Title)
     /// <summary>The genera whose leaves are near alike, each with the sentence that says what to look at instead.</summary>
     public IReadOnlyDictionary<string, string> NearAlike { get; init; } = new Dictionary<string, string>();
 }
+
+/// <summary>A place that seasons hold for, with the words for it.</summary>
+public sealed record Place(string Name, Position Position);
 
 /// <summary>A point on the ground: degrees north, degrees east, metres above the sea.</summary>
 public readonly record struct Position(double Latitude, double Longitude, double Elevation);

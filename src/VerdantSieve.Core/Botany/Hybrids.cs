@@ -9,8 +9,11 @@ public static class Hybrids
         if (taxa.All(taxon => taxon.HybridOf.Count == 0)) return taxa;
         var byName = taxa.GroupBy(taxon => ScientificName.Fold(taxon.Name.Text)).ToDictionary(group => group.Key, group => group.First());
         return taxa.Select(taxon => taxon.HybridOf.Select(parent => byName.GetValueOrDefault(ScientificName.Fold(parent))).ToArray() is [{ } one, { } other]
-            ? taxon with { Scores = Fill(taxon.Scores, one.Scores, other.Scores) } : taxon);
+            ? With(taxon, Fill(taxon.Scores, one.Scores, other.Scores)) : taxon);
     }
+
+    private static Taxon With(Taxon hybrid, Dictionary<string, Score> scores) =>
+        hybrid with { Scores = scores, Inferred = scores.Keys.Except(hybrid.Scores.Keys).Union(hybrid.Inferred).ToHashSet() };
 
     private static Dictionary<string, Score> Fill(IReadOnlyDictionary<string, Score> own, IReadOnlyDictionary<string, Score> one, IReadOnlyDictionary<string, Score> other)
     {

@@ -42,7 +42,12 @@ public readonly record struct StateFrequency(string State, Frequency Frequency)
 public sealed record StateScore(IReadOnlyList<StateFrequency> States) : Score
 {
     /// <summary>Whether the taxon can show this state at all.</summary>
-    public bool Allows(string stateId) => States.Any(s => s.State == stateId);
+    public bool Allows(string stateId)
+    {
+        for (var i = 0; i < States.Count; i++)
+            if (States[i].State == stateId) return true;
+        return false;
+    }
 }
 
 /// <summary>A range <c>(a–)b–c(–d)</c>: b to c holds the middle 80 % of single leaves, a and d the outer 1 %.</summary>

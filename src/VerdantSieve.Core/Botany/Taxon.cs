@@ -59,7 +59,14 @@ public sealed record Hazard(HazardKind Kind, string Caution);
 public sealed record LookAlike(string Name, string Mark);
 
 /// <summary>Where a taxon grows, as level 3 codes of the World Geographical Scheme for Recording Plant Distributions.</summary>
-public sealed record Distribution(IReadOnlyList<string> Native, IReadOnlyList<string> Introduced);
+public sealed record Distribution(IReadOnlyList<string> Native, IReadOnlyList<string> Introduced)
+{
+    /// <summary>How common it is in those countries where it is not as common as elsewhere.</summary>
+    public IReadOnlyDictionary<string, Abundance> Local { get; init; } = new Dictionary<string, Abundance>();
+
+    /// <summary>Whether it grows in the country, native or not.</summary>
+    public bool Includes(string code) => Native.Contains(code) || Introduced.Contains(code);
+}
 
 /// <summary>A kind of plant in a flora, with all its scores.</summary>
 public sealed record Taxon(ScientificName Name)
@@ -97,6 +104,12 @@ public sealed record Taxon(ScientificName Name)
     /// <summary>How common it is where it grows.</summary>
     public Abundance Abundance { get; init; } = Abundance.Frequent;
 
+    /// <summary>How common it is in one country.</summary>
+    public Abundance AbundanceIn(string code) => Distribution.Local.TryGetValue(code, out var local) ? local : Abundance;
+
+    /// <summary>The id of the place its flowering and fruiting windows hold for; null for the flora’s own reference place.</summary>
+    public string? WindowsAt { get; init; }
+
     /// <summary>How it can hurt.</summary>
     public IReadOnlyList<Hazard> Hazards { get; init; } = [];
 
@@ -106,11 +119,17 @@ public sealed record Taxon(ScientificName Name)
     /// <summary>One line to remember it by.</summary>
     public string Remember { get; init; } = "";
 
+    /// <summary>What its scientific name means, in one line; empty where that is not said.</summary>
+    public string Meaning { get; init; } = "";
+
     /// <summary>Where the values come from.</summary>
     public required string Provenance { get; init; }
 
     /// <summary>The scores by character id.</summary>
     public required IReadOnlyDictionary<string, Score> Scores { get; init; }
+
+    /// <summary>The ids of scores that are not its own: a hybrid takes what it lacks from its parents.</summary>
+    public IReadOnlySet<string> Inferred { get; init; } = new HashSet<string>();
 
     /// <summary>The most used common name.</summary>
     public string CommonName => CommonNames[0];

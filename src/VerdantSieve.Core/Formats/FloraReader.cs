@@ -30,15 +30,31 @@ public sealed class FloraReader
         return new FloraReading(flora, [.. reader.faults.OrderBy(fault => fault.File, StringComparer.Ordinal).ThenBy(fault => fault.Line)]);
     }
 
+    /// <summary>Reads one taxon for a flora that is there already, with all the checks that a whole flora has.</summary>
+    /// <param name="file">The taxon’s file.</param>
+    /// <param name="flora">The flora it belongs to.</param>
+    /// <returns>The taxon, or null and everything that is wrong with it.</returns>
+    public static (Taxon? Taxon, IReadOnlyList<Fault> Faults) ReadTaxon(SourceFile file, Flora flora)
+    {
+        var reader = new FloraReader();
+        if (new TaxonReader(flora.Characters, reader.faults).Read(file) is not { } taxon) return (null, reader.faults);
+        var others = flora.Taxa.Where(other => other.Name != taxon.Name).Select(other => (new SourceFile(TaxonWriter.Path(other.Name), ""), other));
+        reader.CheckNames([.. others, (file, taxon)]);
+        reader.CheckKin([.. others, (file, taxon)], flora.About, file);
+        foreach (var look in taxon.Doubles.Where(look => flora.FindTaxon(look.Name) is null))
+            reader.faults.Add(new Fault(file.Path, 1, $"“doubles” names {look.Name}, which is not in the flora"));
+        return (reader.faults.Count == 0 ? taxon : null, reader.faults);
+    }
+
     private FloraAbout? About(SourceFile source)
     {
         if (YamlMap.Read(source, faults) is not { } map) return null;
-        var place = map.Map("reference-place");
+        var places = map.Map("places");
         var about = new FloraAbout(map.Required("id"), map.Required("title"))
         {
             Edition = (int)map.Number("edition", 1),
-            ReferencePlace = place is null ? new FloraAbout("", "").ReferencePlace
-                : new Position(place.Number("latitude", 0), place.Number("longitude", 0), place.Number("elevation", 0)),
+            ReferencePlace = PlaceIn(map, "reference-place") ?? new FloraAbout("", "").ReferencePlace,
+            Places = (places?.Keys ?? []).ToDictionary(id => id, id => PlaceIn(places!, id) ?? new Place(id, default)),
             GenusWords = map.Pairs("genera").ToDictionary(pair => pair.Key, pair => pair.Value),
             FamilyWords = map.Pairs("families").ToDictionary(pair => pair.Key, pair => pair.Value),
             Aggregates = map.Pairs("aggregates").ToDictionary(pair => pair.Key, pair => pair.Value),
@@ -46,6 +62,15 @@ public sealed class FloraReader
         };
         map.FaultUnasked();
         return about;
+    }
+
+    private static Place? PlaceIn(YamlMap map, string key)
+    {
+        if (map.Map(key) is not { } place) return null;
+        var read = new Place(place.Text("name") ?? key, new Position(place.Number("latitude", 0), place.Number("longitude", 0), place.Number("elevation", 0)));
+        if (Math.Abs(read.Position.Latitude) > 90 || Math.Abs(read.Position.Longitude) > 180) map.Fault(key, "a latitude goes from −90 to 90, a longitude from −180 to 180");
+        place.FaultUnasked();
+        return read;
     }
 
     private void CheckNames(IReadOnlyList<(SourceFile File, Taxon Taxon)> taxa)
@@ -76,6 +101,8 @@ public sealed class FloraReader
                 faults.Add(new Fault(file.Path, 1, $"the parent “{parent}” of {taxon.Name} is not in the flora"));
             if (taxon.Aggregate is { } aggregate && about is not null && !about.Aggregates.ContainsKey(aggregate))
                 faults.Add(new Fault(file.Path, 1, $"the aggregate “{aggregate}” does not stand under “aggregates” in flora.yaml"));
+            if (taxon.WindowsAt is { } place && about is not null && !about.Places.ContainsKey(place))
+                faults.Add(new Fault(file.Path, 1, $"the place “{place}” under “windows-at” does not stand under “places” in flora.yaml"));
         }
     }
 }

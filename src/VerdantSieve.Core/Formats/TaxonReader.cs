@@ -21,12 +21,14 @@ internal sealed class TaxonReader(IReadOnlyList<Character> characters, List<Faul
             Rank = map.Choice("rank", TaxonRank.Species),
             CommonNames = Required(map, "common-names"),
             Synonyms = map.List("synonyms"),
-            Distribution = new Distribution(RegionCodes(map, "native"), RegionCodes(map, "introduced")),
+            Distribution = Range(map),
             Settings = [.. Required(map, "settings").Select(setting => map.Choice("settings", setting, Setting.Wild)).Distinct()],
             Abundance = map.Choice("abundance", Abundance.Frequent),
             Hazards = [.. map.Pairs("hazards").Select(pair => new Hazard(map.Choice("hazards", pair.Key, HazardKind.Poisonous), pair.Value))],
             Doubles = [.. map.Pairs("doubles").Select(pair => new LookAlike(pair.Key, pair.Value))],
+            WindowsAt = map.Text("windows-at"),
             Remember = map.Text("remember") ?? "",
+            Meaning = map.Text("meaning") ?? "",
             Provenance = map.Required("provenance"),
             Scores = Scores(map)
         };
@@ -44,11 +46,25 @@ internal sealed class TaxonReader(IReadOnlyList<Character> characters, List<Faul
         return list;
     }
 
-    private static IReadOnlyList<string> RegionCodes(YamlMap map, string key)
+    // A code may be followed by how common the taxon is there, where that is not as elsewhere: “FLA scarce”.
+    private static Distribution Range(YamlMap map)
     {
-        var codes = map.List(key);
-        foreach (var code in codes.Where(code => !Regions.Exists(code)))
-            map.Fault(key, $"“{code}” is not a level 3 code of the World Geographical Scheme, such as ORE or BRC");
+        var local = new Dictionary<string, Abundance>();
+        var range = new Distribution(RegionCodes(map, "native", local), RegionCodes(map, "introduced", local)) { Local = local };
+        foreach (var code in range.Native.Concat(range.Introduced).CountBy(code => code).Where(count => count.Value > 1))
+            map.Fault("introduced", $"{code.Key} stands twice: a country is in one of the lists, once");
+        return range;
+    }
+
+    private static IReadOnlyList<string> RegionCodes(YamlMap map, string key, Dictionary<string, Abundance> local)
+    {
+        var codes = new List<string>();
+        foreach (var words in map.List(key).Select(item => item.Split(' ', 2)))
+        {
+            if (!Regions.Exists(words[0])) map.Fault(key, $"“{words[0]}” is not a level 3 code of the World Geographical Scheme, such as ORE or BRC");
+            if (words.Length == 2) local[words[0]] = map.Choice(key, words[1], Abundance.Frequent);
+            codes.Add(words[0]);
+        }
         return codes;
     }
 
@@ -85,21 +101,7 @@ internal sealed class TaxonReader(IReadOnlyList<Character> characters, List<Faul
 
     private string Nearest(string id)
     {
-        var near = characters.Select(c => c.Id).MinBy(other => Distance(id, other));
-        return near is not null && Distance(id, near) <= 3 ? $"; did you mean “{near}”?" : "";
-    }
-
-    // Levenshtein's edit distance.
-    private static int Distance(string a, string b)
-    {
-        var row = Enumerable.Range(0, b.Length + 1).ToArray();
-        for (var i = 1; i <= a.Length; i++)
-        {
-            var diagonal = row[0];
-            row[0] = i;
-            for (var j = 1; j <= b.Length; j++)
-                (diagonal, row[j]) = (row[j], Math.Min(Math.Min(row[j], row[j - 1]) + 1, diagonal + (a[i - 1] == b[j - 1] ? 0 : 1)));
-        }
-        return row[^1];
+        var near = characters.Select(c => c.Id).MinBy(other => Spelling.Distance(id, other));
+        return near is not null && Spelling.Distance(id, near) <= 3 ? $"; did you mean “{near}”?" : "";
     }
 }

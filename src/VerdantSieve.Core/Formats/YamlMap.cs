@@ -144,7 +144,7 @@ internal sealed class YamlMap
         return answer;
     }
 
-    private static string Hyphened(string name) =>
+    internal static string Hyphened(string name) =>
         string.Concat(name.Select((letter, i) => char.IsUpper(letter) && i > 0 ? $"-{char.ToLowerInvariant(letter)}" : $"{char.ToLowerInvariant(letter)}"));
 
     private static int LineOf(YamlNode node) => (int)node.Start.Line;

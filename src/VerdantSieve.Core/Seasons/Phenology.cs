@@ -24,11 +24,16 @@ public static class Phenology
     /// <summary>How many days later spring comes to <paramref name="here"/> than to <paramref name="reference"/>.</summary>
     /// <remarks>Hopkins' bioclimatic law (A. D. Hopkins, 1918, Periodical events and natural law as guides to
     /// agricultural research and practice): 4 days per degree of latitude northward, per 5 degrees of longitude
-    /// eastward and per 122 m (400 ft) upward.</remarks>
+    /// eastward and per 122 m (400 ft) upward. The law describes how spring goes over one land mass: across an ocean,
+    /// where another begins, the longitude says nothing and is left out.</remarks>
     public static double HopkinsDelay(Position reference, Position here) =>
         4 * (here.Latitude - reference.Latitude)
-        + 4 * (here.Longitude - reference.Longitude) / 5
+        + (IsAmerican(reference) == IsAmerican(here) ? 4 * (here.Longitude - reference.Longitude) / 5 : 0)
         + 4 * (here.Elevation - reference.Elevation) / 122;
+
+    private const double MidAtlantic = -30;
+
+    private static bool IsAmerican(Position position) => position.Longitude < MidAtlantic;
 
     /// <summary>The chance that flowers or fruit are seen on a plant of the taxon on a day of the year.</summary>
     /// <param name="window">The window at the reference place.</param>

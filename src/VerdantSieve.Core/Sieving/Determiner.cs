@@ -4,7 +4,7 @@ using VerdantSieve.Core.Observing;
 namespace VerdantSieve.Core.Sieving;
 
 /// <summary>Finds the lowest rank that is certain enough, and says so in plain words.</summary>
-internal sealed class Determiner(SieveTable table, SieveAnswer answer, RankShares ranks, Evidence[] evidence, Occasion occasion)
+internal sealed class Determiner(SieveTable table, SieveAnswer answer, Candidate[] byRow, RankShares ranks, Evidence[] evidence, Occasion occasion)
 {
     // Above this the plant is said to be likely something the flora does not hold.
     private const double StrangerThreshold = 0.5;
@@ -62,7 +62,7 @@ internal sealed class Determiner(SieveTable table, SieveAnswer answer, RankShare
     // fit worse is not named. The check of a model against what was seen follows G. E. P. Box 1980.
     private bool Believable(RankNode node)
     {
-        var slips = answer.Candidates.First(c => c.Taxon == flora.Taxa[node.Members[0]]).Held.Count;
+        var slips = byRow[node.Members[0]].Held.Count;
         double[] chances = [1];
         foreach (var rate in evidence.Select(e => table.Model.SlipRate(e.Reading.Certainty)))
             chances = [.. Enumerable.Range(0, chances.Length + 1).Select(k => (k < chances.Length ? chances[k] * (1 - rate) : 0) + (k > 0 ? chances[k - 1] * rate : 0))];
@@ -80,7 +80,7 @@ internal sealed class Determiner(SieveTable table, SieveAnswer answer, RankShare
 
     private Determination Species(RankNode node)
     {
-        var best = answer.Candidates.First(c => c.Taxon == flora.Taxa[node.Members[0]]);
+        var best = byRow[node.Members[0]];
         var prose = new Prose().Say("This is ").Name(node.Name).Say($", {best.Taxon.CommonName}");
         if (best.Taxon.HybridOf.Count == 2) prose.Say(", a hybrid of ").Names(best.Taxon.HybridOf, "and");
         var byRange = SettledByRange(node);
@@ -119,7 +119,7 @@ internal sealed class Determiner(SieveTable table, SieveAnswer answer, RankShare
     private Determination Higher(RankNode node)
     {
         var prose = Opening(node);
-        var members = node.Members.Select(row => answer.Candidates.First(c => c.Taxon == flora.Taxa[row])).ToArray();
+        var members = node.Members.Select(row => byRow[row]).ToArray();
         if (members.Sum(c => c.Probability) < StrangerThreshold)
         {
             prose.Say(" But none of those in this flora fits well. Nearest is ").Name(members[0].Taxon.Name.Text);
@@ -231,7 +231,7 @@ internal sealed class Determiner(SieveTable table, SieveAnswer answer, RankShare
         var (taxon, character) = (flora.Taxa[row], flora.Character(reading.Character));
         prose.Say(": ").Name(taxon.Name.Text);
         if (!table[character.Id].CanApply[row]) return prose.Say($" shows no {character.Label}");
-        return taxon.Scores.GetValueOrDefault(character.Id) is { } score ? prose.Say($" has {Wording.Has(score, character, occasion.Delay)}") : prose.Say(": the flora does not say");
+        return taxon.Scores.GetValueOrDefault(character.Id) is { } score ? prose.Say($" has {Wording.Has(score, character, occasion.DelayFrom(flora.WindowPlace(taxon).Position))}") : prose.Say(": the flora does not say");
     }
 
     private string Readings(IEnumerable<string> characterIds) =>

@@ -26,7 +26,7 @@ public sealed class Sieve
     /// <summary>Answers a question.</summary>
     public SieveAnswer Ask(SieveQuestion question)
     {
-        var occasion = Occasion.From(question.Circumstances, Flora);
+        var occasion = Occasion.From(question.Circumstances);
         var readings = Telling(question);
         var read = readings.Select(reading => reading.Character).ToHashSet();
         var evidence = table.Evidence(readings, occasion);
@@ -59,7 +59,7 @@ public sealed class Sieve
             LastTwo = LastTwoOf(ordered, read, question),
             Determination = Determination.Nothing
         };
-        return answer with { Determination = new Determiner(table, answer, ranks, evidence, occasion).Determine() };
+        return answer with { Determination = new Determiner(table, answer, candidates, ranks, evidence, occasion).Determine() };
     }
 
     // Each once, and in the vocabulary's own order, so that sums come out the same to the last bit whatever order things were read in.
@@ -70,7 +70,7 @@ public sealed class Sieve
     /// large does. Above 0 speaks for the taxon, below 0 against it.</summary>
     public IReadOnlyList<ReadingBearing> Bearings(Taxon taxon, SieveQuestion question)
     {
-        var occasion = Occasion.From(question.Circumstances, Flora);
+        var occasion = Occasion.From(question.Circumstances);
         var row = table.RowOf(taxon);
         var readings = question.Readings.Where(reading => reading.Tells).ToArray();
         return [.. table.Evidence(readings, occasion).Select(evidence =>
@@ -82,7 +82,7 @@ public sealed class Sieve
     /// <param name="circumstances">The date decides which flowers and fruit can be seen.</param>
     public IReadOnlyList<Separation> TellApart(IReadOnlyList<Taxon> taxa, Circumstances circumstances)
     {
-        var occasion = Occasion.From(circumstances, Flora);
+        var occasion = Occasion.From(circumstances);
         var rows = taxa.Select(taxon => table.RowOf(taxon)).ToArray();
         var weights = new double[table.Rows.Count];
         foreach (var row in rows) weights[row] = 1.0 / rows.Length;
@@ -99,6 +99,20 @@ public sealed class Sieve
                 })
                 .OrderByDescending(s => s.Bits / s.Character.Effort).ThenBy(s => s.Character.Order)
         ];
+    }
+
+    /// <summary>Whether one look at some character parts two taxa, told apart by at least so many bits of the one between them. Seasons are left out.</summary>
+    public bool Parts(Taxon one, Taxon other, double bits)
+    {
+        var (a, b) = (table.RowOf(one), table.RowOf(other));
+        foreach (var character in Flora.Characters)
+        {
+            var column = table[character.Id];
+            // What is guessed from its kin parts nothing.
+            if (column.Scores[a] is null && column.CanApply[a] || column.Scores[b] is null && column.CanApply[b]) continue;
+            if (character.Weight * column.Foresee(default).Between(a, b) >= bits) return true;
+        }
+        return false;
     }
 
     private double[] Even(Candidate[] candidates)

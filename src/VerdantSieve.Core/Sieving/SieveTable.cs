@@ -20,6 +20,7 @@ internal sealed class SieveTable
         rowOf = flora.Taxa.Select((taxon, row) => (taxon.Name, row)).ToDictionary(pair => pair.Name, pair => pair.row);
         var separate = flora.Taxa.Select(taxon => taxon.Scores.GetValueOrDefault(Vocabulary.Sexes) is StateScore sexes
             && sexes.States.Any(s => s.State == Vocabulary.SeparateTrees && s.Frequency == Frequency.Usual)).ToArray();
+        var windowPlaces = flora.Taxa.Select(taxon => flora.WindowPlace(taxon).Position).ToArray();
         columns = flora.Characters.ToDictionary(character => character.Id, character => Make(character));
         foreach (var column in columns.Values)
         {
@@ -36,7 +37,7 @@ internal sealed class SieveTable
                 CountCharacter count => new CountColumn(count, scores, Rows, model),
                 MeasureCharacter measure => new MeasureColumn(measure, scores, Rows, model),
                 PresenceCharacter presence => new PresenceColumn(presence, scores, Rows, model),
-                SeasonCharacter season => new SeasonColumn(season, scores, separate, Rows, model),
+                SeasonCharacter season => new SeasonColumn(season, scores, windowPlaces, separate, Rows, model),
                 _ => throw new ArgumentOutOfRangeException(nameof(character), character, "Unknown kind of character.")
             };
         }
@@ -135,23 +136,30 @@ internal sealed class SieveTable
         return true;
     }
 
+    // What the conditions on states come to, from a character up to one that has been read: the same whatever the day.
+    private readonly ConcurrentDictionary<(string Character, string? ReadUpTo), double[]> lasting = new();
+
     // Multiplies the chances of the conditions, up to one that has been read itself.
     private double[] Chain(Character character, IReadOnlySet<string> readCharacters, Occasion? occasion = null)
     {
+        Character? upTo = null;
+        for (var at = character; at.OnlyIf is { } condition && upTo is null; at = Flora.Character(condition.CharacterId))
+            if (readCharacters.Contains(condition.CharacterId)) upTo = Flora.Character(condition.CharacterId);
+        var always = lasting.GetOrAdd((character.Id, upTo?.Id), _ => Lasting(character, upTo));
+        double[]? chances = null;
+        if (occasion is { } day)
+            for (var at = character; at.OnlyIf is { } condition && condition.CharacterId != upTo?.Id; at = Flora.Character(condition.CharacterId))
+                if (columns[condition.CharacterId] is SoughtColumn sought && sought.ChancesOrEven(day) is { } seen)
+                    TensorPrimitives.Multiply(chances ??= (double[])always.Clone(), seen, chances);
+        return chances ?? always;
+    }
+
+    private double[] Lasting(Character character, Character? upTo)
+    {
         var chances = new double[Rows.Count];
         Array.Fill(chances, 1);
-        for (var at = character; at.OnlyIf is { } condition; at = Flora.Character(condition.CharacterId))
-        {
-            if (readCharacters.Contains(condition.CharacterId)) break;
-            double[]? holds = (columns[condition.CharacterId], occasion) switch
-            {
-                (StateColumn states, _) => states.ChanceOf(condition),
-                (SeasonColumn season, { } day) => season.ChancesOrEven(day),
-                (PresenceColumn presence, { } day) => presence.Chances(day),
-                _ => null
-            };
-            if (holds is not null) TensorPrimitives.Multiply(chances, holds, chances);
-        }
+        for (var at = character; at.OnlyIf is { } condition && condition.CharacterId != upTo?.Id; at = Flora.Character(condition.CharacterId))
+            if (columns[condition.CharacterId] is StateColumn states) TensorPrimitives.Multiply(chances, states.ChanceOf(condition), chances);
         return chances;
     }
 }

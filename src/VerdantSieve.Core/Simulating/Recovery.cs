@@ -67,7 +67,7 @@ public sealed class Recovery(Sieve sieve, Flora flora)
     /// <param name="stopAt">The look ends as soon as a kind has this chance.</param>
     public LookResult Look(Taxon taxon, int readings, double errs, double misses, Strategy strategy, Random random, double stopAt = 1)
     {
-        var circumstances = SomeDay(random);
+        var circumstances = SomewhereOneDay(taxon, random);
         var plant = new SimulatedPlant(taxon, flora, circumstances, random);
         var observer = new SimulatedObserver(sieve.Flora, errs, misses, random);
         var question = new SieveQuestion { Circumstances = circumstances };
@@ -88,7 +88,7 @@ public sealed class Recovery(Sieve sieve, Flora flora)
     /// <summary>One look in which everything that can be made out is read.</summary>
     public LookResult All(Taxon taxon, double errs, double misses, Random random)
     {
-        var circumstances = SomeDay(random);
+        var circumstances = SomewhereOneDay(taxon, random);
         var plant = new SimulatedPlant(taxon, flora, circumstances, random);
         var observer = new SimulatedObserver(sieve.Flora, errs, misses, random);
         Reading[] readings = [.. sieve.Flora.Characters.Select(character => observer.Read(plant, character)).Where(reading => reading.Tells)];
@@ -104,5 +104,10 @@ public sealed class Recovery(Sieve sieve, Flora flora)
         return strategy == Strategy.AnyOrder ? looks[random.Next(looks.Count)].Character : looks[0].Character;
     }
 
-    private static Circumstances SomeDay(Random random) => new() { Date = new LocalDate(2026, 5, 15).PlusDays(random.Next(120)) };
+    // A look has a date in the growing season, a place where the kind grows, and it is known whether the plant stands wild or was planted.
+    private static Circumstances SomewhereOneDay(Taxon taxon, Random random)
+    {
+        string[] grows = [.. taxon.Distribution.Native, .. taxon.Distribution.Introduced];
+        return new() { Date = new LocalDate(2026, 5, 15).PlusDays(random.Next(120)), Region = grows.Length == 0 ? null : grows[random.Next(grows.Length)], Setting = taxon.Settings[random.Next(taxon.Settings.Count)] };
+    }
 }

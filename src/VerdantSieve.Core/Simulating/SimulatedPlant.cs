@@ -14,7 +14,7 @@ namespace VerdantSieve.Core.Simulating;
 public sealed class SimulatedPlant(Taxon taxon, Flora flora, Circumstances circumstances, Random random)
 {
     private readonly Dictionary<string, object?> shown = [];
-    private readonly Occasion occasion = Occasion.From(circumstances, flora);
+    private readonly Occasion occasion = Occasion.From(circumstances);
     private readonly bool bearsFruit = random.NextDouble() < (IsSeparate(taxon) ? 0.5 : 1);
 
     /// <summary>The taxon it belongs to.</summary>
@@ -56,7 +56,7 @@ public sealed class SimulatedPlant(Taxon taxon, Flora flora, Circumstances circu
         (CountCharacter, RangeScore range) => CountSpread.From(range) is var chances ? Pick(Enumerable.Range(1, chances.Length - 1).ToArray(), n => chances[n]) : null,
         (MeasureCharacter, RangeScore range) => LogSpread.From(range) is var spread ? Centre(spread) : null,
         (PresenceCharacter, PresenceScore presence) => random.NextDouble() < presence.Frequency,
-        (SeasonCharacter season, SeasonScore score) when occasion.ReferenceDay is { } day =>
+        (SeasonCharacter season, SeasonScore score) when occasion.DayAt(flora.WindowPlace(taxon).Position) is { } day =>
             random.NextDouble() < Phenology.ChanceSeen(score.Window, day, 0, season.Id == Vocabulary.Fruiting, false) && (season.Id != Vocabulary.Fruiting || bearsFruit),
         _ => null
     };

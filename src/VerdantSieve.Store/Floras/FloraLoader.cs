@@ -3,6 +3,7 @@ using System.Text;
 using Microsoft.EntityFrameworkCore;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Formats;
+using VerdantSieve.Store.Curating;
 
 namespace VerdantSieve.Store.Floras;
 
@@ -17,6 +18,8 @@ public sealed class FloraFaultException(IReadOnlyList<Fault> faults)
 public sealed class FloraLoader(SieveContext database)
 {
     /// <summary>Loads the flora in a folder. Files that have not changed since the last time are not read again.</summary>
+    /// <remarks>Changes made at the desk outlive a change of the files. Where files and desk have both changed a taxon, the file is in force, and the
+    /// history says so: neither changes without a trace.</remarks>
     /// <exception cref="FloraFaultException">The files have faults; the database keeps what it had.</exception>
     public async Task<Flora> Load(string folder)
     {
@@ -27,8 +30,48 @@ public sealed class FloraLoader(SieveContext database)
 
         var reading = FloraReader.Read(files[0], files[1], files.Skip(2));
         if (reading.Flora is not { } flora) throw new FloraFaultException(reading.Faults);
+        flora = await WithChanges(flora);
         await Replace(flora, fingerprint);
         return flora;
+    }
+
+    /// <summary>The taxa that the desk has changed and the files have not.</summary>
+    public async Task<IReadOnlyList<Taxon>> AheadOfFiles(string folder, Flora flora)
+    {
+        var changed = await database.Revisions.Where(row => row.FloraId == flora.About.Id).Select(row => row.TaxonName).Distinct().ToListAsync();
+        return [.. changed.Select(flora.FindTaxon).OfType<Taxon>().Where(taxon =>
+            Path.Combine(folder, TaxonWriter.Path(taxon.Name)) is var path && (!File.Exists(path) || File.ReadAllText(path) != TaxonWriter.Write(taxon, flora.Characters)))];
+    }
+
+    // The files as read, with what the desk has changed since.
+    private async Task<Flora> WithChanges(Flora files)
+    {
+        var id = files.About.Id;
+        var edition = await database.Floras.Where(row => row.Id == id).Select(row => (int?)row.Edition).SingleOrDefaultAsync();
+        var revisions = await database.Revisions.AsNoTracking().Where(row => row.FloraId == id).OrderBy(row => row.Id).ToListAsync();
+        var taxa = files.Taxa.ToDictionary(taxon => taxon.Name.Text);
+        foreach (var history in revisions.GroupBy(row => row.TaxonName))
+        {
+            if (!taxa.TryGetValue(history.Key, out var file)) continue;
+            var (text, last) = (TaxonWriter.Write(file, files.Characters), history.Last());
+            if (text == last.After || last.Who == RevisionBook.Files) continue;
+            var (taxon, _) = FloraReader.ReadTaxon(new SourceFile(TaxonWriter.Path(file.Name), last.After), files);
+            if (text == history.First().Before && taxon is not null) taxa[history.Key] = taxon;
+            else
+                database.Revisions.Add(new RevisionRow
+                {
+                    FloraId = id, TaxonName = history.Key, Edition = Math.Max(files.About.Edition, (edition ?? 0) + 1), Before = last.After, After = text,
+                    Who = RevisionBook.Files, Why = taxon is null ? "The change made here no longer fits the vocabulary; the file is in force." : "The file has been changed since; it is in force.", At = DateTimeOffset.UtcNow
+                });
+        }
+        return new Flora(files.About with { Edition = Math.Max(files.About.Edition, (edition ?? files.About.Edition - 1) + 1) }, files.Characters, taxa.Values);
+    }
+
+    /// <summary>Puts one taxon in the place of that of the same name; the caller saves.</summary>
+    internal async Task Put(Flora flora, Taxon taxon)
+    {
+        await database.Taxa.Where(row => row.FloraId == flora.About.Id && row.Name == taxon.Name.Text).ExecuteDeleteAsync();
+        Add(flora, taxon);
     }
 
     private async Task Replace(Flora flora, string fingerprint)
@@ -38,15 +81,20 @@ public sealed class FloraLoader(SieveContext database)
         await database.Floras.Where(row => row.Id == id).ExecuteDeleteAsync();
         database.Floras.Add(FloraMapping.Row(flora.About, fingerprint));
         database.Characters.AddRange(flora.Characters.Select(character => FloraMapping.Row(id, character)));
-        database.Taxa.AddRange(flora.Taxa.Select(taxon => FloraMapping.Row(id, taxon)));
-        database.Scores.AddRange(flora.Taxa.SelectMany(taxon => taxon.Scores.Select(score => new ScoreRow
-        {
-            FloraId = id, TaxonName = taxon.Name.Text, CharacterId = score.Key,
-            Notation = ScoreNotation.Format(score.Value, flora.Character(score.Key))
-        })));
+        foreach (var taxon in flora.Taxa) Add(flora, taxon);
         await database.SaveChangesAsync();
         await transaction.CommitAsync();
         database.ChangeTracker.Clear();
+    }
+
+    // What a hybrid takes from its parents is not stored: it is worked out when the flora is made.
+    private void Add(Flora flora, Taxon taxon)
+    {
+        database.Taxa.Add(FloraMapping.Row(flora.About.Id, taxon));
+        database.Scores.AddRange(taxon.Scores.Where(score => !taxon.Inferred.Contains(score.Key)).Select(score => new ScoreRow
+        {
+            FloraId = flora.About.Id, TaxonName = taxon.Name.Text, CharacterId = score.Key, Notation = ScoreNotation.Format(score.Value, flora.Character(score.Key))
+        }));
     }
 
     private async Task<Flora> FromDatabase(FloraRow row)
@@ -69,7 +117,7 @@ public sealed class FloraLoader(SieveContext database)
     }
 
     // Changes with any file, and with the shape in which floras are stored.
-    private const string StoredShape = "1";
+    private const string StoredShape = "3";
 
     private static string Fingerprint(IEnumerable<SourceFile> files)
     {

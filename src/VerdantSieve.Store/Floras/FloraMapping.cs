@@ -16,7 +16,7 @@ internal static class FloraMapping
     public static FloraRow Row(FloraAbout about, string fingerprint) => new()
     {
         Id = about.Id, Title = about.Title, Edition = about.Edition,
-        ReferenceLatitude = about.ReferencePlace.Latitude, ReferenceLongitude = about.ReferencePlace.Longitude, ReferenceElevation = about.ReferencePlace.Elevation,
+        ReferencePlace = JsonSerializer.Serialize(about.ReferencePlace, Json), Places = JsonSerializer.Serialize(about.Places, Json),
         GenusWords = JsonSerializer.Serialize(about.GenusWords, Json), FamilyWords = JsonSerializer.Serialize(about.FamilyWords, Json),
         Aggregates = JsonSerializer.Serialize(about.Aggregates, Json), NearAlike = JsonSerializer.Serialize(about.NearAlike, Json),
         Fingerprint = fingerprint, Loaded = DateTimeOffset.UtcNow
@@ -25,7 +25,7 @@ internal static class FloraMapping
     public static FloraAbout About(FloraRow row) => new(row.Id, row.Title)
     {
         Edition = row.Edition,
-        ReferencePlace = new Position(row.ReferenceLatitude, row.ReferenceLongitude, row.ReferenceElevation),
+        ReferencePlace = Read<Place>(row.ReferencePlace), Places = Read<Dictionary<string, Place>>(row.Places),
         GenusWords = Words(row.GenusWords), FamilyWords = Words(row.FamilyWords), Aggregates = Words(row.Aggregates), NearAlike = Words(row.NearAlike)
     };
 
@@ -50,19 +50,19 @@ internal static class FloraMapping
         FloraId = flora, Name = taxon.Name.Text, Rank = Word(taxon.Rank), Authority = taxon.Authority, Family = taxon.Family, Group = taxon.Group, Aggregate = taxon.Aggregate, HybridOf = [.. taxon.HybridOf],
         CommonNames = [.. taxon.CommonNames], Synonyms = [.. taxon.Synonyms],
         Native = [.. taxon.Distribution.Native], Introduced = [.. taxon.Distribution.Introduced],
-        Settings = [.. taxon.Settings.Select(setting => Word(setting))], Abundance = Word(taxon.Abundance),
+        Settings = [.. taxon.Settings.Select(setting => Word(setting))], Abundance = Word(taxon.Abundance), LocalAbundance = JsonSerializer.Serialize(taxon.Distribution.Local, Json), WindowsAt = taxon.WindowsAt,
         Hazards = JsonSerializer.Serialize(taxon.Hazards, Json), Doubles = JsonSerializer.Serialize(taxon.Doubles, Json),
-        Remember = taxon.Remember, Provenance = taxon.Provenance
+        Remember = taxon.Remember, Meaning = taxon.Meaning, Provenance = taxon.Provenance
     };
 
     public static Taxon Taxon(TaxonRow row, IEnumerable<ScoreRow> scores, IReadOnlyDictionary<string, Character> characters) => new(new ScientificName(row.Name))
     {
         Rank = Enum.Parse<TaxonRank>(row.Rank, ignoreCase: true), Authority = row.Authority, Family = row.Family, Group = row.Group, Aggregate = row.Aggregate, HybridOf = row.HybridOf,
-        CommonNames = row.CommonNames, Synonyms = row.Synonyms, Distribution = new Distribution(row.Native, row.Introduced),
+        CommonNames = row.CommonNames, Synonyms = row.Synonyms, Distribution = new Distribution(row.Native, row.Introduced) { Local = Read<Dictionary<string, Abundance>>(row.LocalAbundance) },
         Settings = [.. row.Settings.Select(setting => Enum.Parse<Setting>(setting, ignoreCase: true))],
         Abundance = Enum.Parse<Abundance>(row.Abundance, ignoreCase: true),
         Hazards = Read<Hazard[]>(row.Hazards), Doubles = Read<LookAlike[]>(row.Doubles),
-        Remember = row.Remember, Provenance = row.Provenance,
+        WindowsAt = row.WindowsAt, Remember = row.Remember, Meaning = row.Meaning, Provenance = row.Provenance,
         Scores = scores.ToDictionary(score => score.CharacterId, score => Score(score, characters[score.CharacterId]))
     };
 

@@ -5,16 +5,20 @@ public sealed class FloraRow
 {
     public required string Id { get; init; }
     public required string Title { get; init; }
-    public int Edition { get; init; }
-    public double ReferenceLatitude { get; init; }
-    public double ReferenceLongitude { get; init; }
-    public double ReferenceElevation { get; init; }
+    public int Edition { get; set; }
+
+    /// <summary>The place its seasons hold for, and further ones by id, as JSON.</summary>
+    public required string ReferencePlace { get; init; }
+    public required string Places { get; init; }
     public required string GenusWords { get; init; }
     public required string FamilyWords { get; init; }
     public required string Aggregates { get; init; }
     public required string NearAlike { get; init; }
-    public required string Fingerprint { get; init; }
+    public required string Fingerprint { get; set; }
     public DateTimeOffset Loaded { get; init; }
+
+    /// <summary>Whether it was made or imported at the desk, and so has no files.</summary>
+    public bool IsOwn { get; init; }
 }
 
 /// <summary>A character of a flora.</summary>
@@ -47,9 +51,14 @@ public sealed class TaxonRow
     public required string[] Introduced { get; init; }
     public required string[] Settings { get; init; }
     public required string Abundance { get; init; }
+
+    /// <summary>How common it is in single countries, where not as elsewhere, as JSON.</summary>
+    public required string LocalAbundance { get; init; }
+    public string? WindowsAt { get; init; }
     public required string Hazards { get; init; }
     public required string Doubles { get; init; }
     public required string Remember { get; init; }
+    public required string Meaning { get; init; }
     public required string Provenance { get; init; }
 }
 

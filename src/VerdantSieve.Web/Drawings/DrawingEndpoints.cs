@@ -25,7 +25,7 @@ public static class DrawingEndpoints
             Send(context, $"s/{character}/{state}", () =>
                 shelf.Flora.FindCharacter(character) is StateCharacter states && states.IndexOf(state) >= 0 ? StateDrawings.Of(character, state) : null)).ExcludeFromDescription();
         routes.MapGet("/drawings/taxon/{slug}.svg", (string slug, HttpContext context) =>
-            Send(context, $"t/{slug}", () => shelf.FindBySlug(slug) is { } taxon ? ShootDrawing.Likeness(LeafForm.Of(taxon)) : null)).ExcludeFromDescription();
+            Send(context, $"t/{slug}/{shelf.Flora.About.Edition}", () => shelf.FindBySlug(slug) is { } taxon ? ShootDrawing.Likeness(LeafForm.Of(taxon)) : null)).ExcludeFromDescription();
         routes.MapGet("/drawings/leaf-or-leaflet.svg", (HttpContext context) => Send(context, "leaf-or-leaflet", Guides.LeafOrLeaflet)).ExcludeFromDescription();
     }
 

@@ -1,37 +1,57 @@
 using System.Collections.Concurrent;
 using System.Collections.Frozen;
 using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Curating;
 using VerdantSieve.Core.Sieving;
 
 namespace VerdantSieve.Web;
 
-/// <summary>The flora in use, made ready for sieving once at start.</summary>
+/// <summary>The flora in use, made ready for sieving once, and again when a curator changes it. A request that took the flora before a change
+/// goes on with it to its end.</summary>
 public sealed class FloraShelf(Flora flora)
 {
-    private readonly FrozenDictionary<string, Taxon> bySlug = flora.Taxa.ToFrozenDictionary(taxon => taxon.Name.Slug);
+    private volatile FloraInUse now = new(flora);
 
     /// <summary>The flora.</summary>
-    public Flora Flora => Sieve.Flora;
+    public Flora Flora => now.Sieve.Flora;
 
     /// <summary>The key over it.</summary>
-    public Sieve Sieve { get; } = new(flora);
+    public Sieve Sieve => now.Sieve;
+
+    /// <summary>What it lacks; null until that has been worked out.</summary>
+    public FloraReport? ReportIfReady => now.Report is { IsCompletedSuccessfully: true } report ? report.Result : null;
+
+    /// <summary>Puts a changed flora in the place of the one in use.</summary>
+    public void Replace(Flora changed)
+    {
+        now = new FloraInUse(changed);
+        StartReport();
+    }
+
+    /// <summary>Works out, beside all else, what the flora in use lacks.</summary>
+    public void StartReport()
+    {
+        var use = now;
+        use.Report = Task.Run(() => FloraReport.Of(use.Sieve));
+    }
 
     /// <summary>The taxon of an address, or null.</summary>
-    public Taxon? FindBySlug(string? slug) => slug is null ? null : bySlug.GetValueOrDefault(slug.ToLowerInvariant());
+    public Taxon? FindBySlug(string? slug) => slug is null ? null : now.BySlug.GetValueOrDefault(slug.ToLowerInvariant());
 
     /// <summary>The few taxa most like this one. Worked out once for each.</summary>
-    public IReadOnlyList<Taxon> MostLike(Taxon taxon) => mostLike.GetOrAdd(taxon.Name, _ => [.. likeness.Nearest(taxon).Take(4).Select(pair => pair.Taxon)]);
-
-    private readonly Likeness likeness = new(flora);
-    private readonly ConcurrentDictionary<ScientificName, IReadOnlyList<Taxon>> mostLike = new();
+    public IReadOnlyList<Taxon> MostLike(Taxon taxon) => now.MostLike.GetOrAdd(taxon.Name, static (_, given) => [.. given.now.Likeness.Nearest(given.taxon).Take(4).Select(pair => pair.Taxon)], (now, taxon));
 
     /// <summary>The characters by part of the plant, in the order of the work.</summary>
-    public IReadOnlyList<(string Part, IReadOnlyList<Character> Characters)> Parts { get; } =
-        [.. flora.Characters.GroupBy(character => character.Part).Select(group => (group.Key, (IReadOnlyList<Character>)[.. group]))];
+    public IReadOnlyList<(string Part, IReadOnlyList<Character> Characters)> Parts => now.Parts;
 
-    /// <summary>Taxa whose scientific, common or former name holds the words.</summary>
-    public IEnumerable<Taxon> FindTaxa(string words) => Flora.Taxa.Where(taxon => Holds(words, taxon.Name.Text)
-        || taxon.CommonNames.Any(name => Holds(words, name)) || taxon.Synonyms.Any(name => Holds(words, name)) || Holds(words, taxon.Family));
+    /// <summary>Maps a value of a range to hundredths of the span that the whole flora takes up, by its logarithm; null where it takes up none.</summary>
+    public Func<double, double>? Scale(Character character) => now.Scales.GetValueOrDefault(character.Id);
+
+    /// <summary>Taxa that go by the words, the nearest names first; where none does, those whose names are spelt nearly so.</summary>
+    public IReadOnlyList<Taxon> FindTaxa(string words) => now.Names.Find(words).Taxa;
+
+    /// <summary>As above, with whether all of them are only spelt nearly so.</summary>
+    public (IReadOnlyList<Taxon> Taxa, bool Misspelt) FindTaxaOrNear(string words) => now.Names.Find(words);
 
     /// <summary>Characters whose label, question or states hold the words.</summary>
     public IEnumerable<Character> FindCharacters(string words) => Flora.Characters.Where(character => Holds(words, character.Label)
@@ -49,4 +69,36 @@ public sealed class FloraShelf(Flora flora)
 
     private static bool Holds(string words, string text) =>
         words.Split(' ', StringSplitOptions.RemoveEmptyEntries).All(word => text.Contains(word, StringComparison.OrdinalIgnoreCase));
+
+    // All that is worked out from one form of the flora.
+    private sealed class FloraInUse
+    {
+        public FloraInUse(Flora flora)
+        {
+            Sieve = new Sieve(flora);
+            BySlug = flora.Taxa.ToFrozenDictionary(taxon => taxon.Name.Slug);
+            Likeness = new Likeness(flora);
+            Names = new NameIndex(flora);
+            Parts = [.. flora.Characters.GroupBy(character => character.Part).Select(group => (group.Key, (IReadOnlyList<Character>)[.. group]))];
+            Scales = flora.Characters.Select(character => (character.Id, Scale: ScaleOf(flora, character))).Where(pair => pair.Scale is not null).ToFrozenDictionary(pair => pair.Id, pair => pair.Scale!);
+        }
+
+        public Sieve Sieve { get; }
+        public FrozenDictionary<string, Taxon> BySlug { get; }
+        public Likeness Likeness { get; }
+        public NameIndex Names { get; }
+        public ConcurrentDictionary<ScientificName, IReadOnlyList<Taxon>> MostLike { get; } = new();
+        public IReadOnlyList<(string Part, IReadOnlyList<Character> Characters)> Parts { get; }
+        public Task<FloraReport>? Report { get; set; }
+        public FrozenDictionary<string, Func<double, double>> Scales { get; }
+
+        private static Func<double, double>? ScaleOf(Flora flora, Character character)
+        {
+            const double tiny = 1e-3;
+            var ranges = flora.Taxa.Select(taxon => taxon.Scores.GetValueOrDefault(character.Id)).OfType<RangeScore>().ToArray();
+            if (ranges.Length == 0) return null;
+            var (low, high) = (Math.Log(ranges.Min(range => Math.Max(range.Minimum, tiny))), Math.Log(ranges.Max(range => range.Maximum)));
+            return high - low < 1e-6 ? null : value => 100 * (Math.Log(Math.Max(value, tiny)) - low) / (high - low);
+        }
+    }
 }

@@ -42,9 +42,22 @@ internal sealed class CountColumn : Column
 
     public override bool Allows(int taxon, Observation observation, Occasion occasion) => Scores[taxon] is not RangeScore score || RangeTest.Allows(score, observation);
 
+    // Small numbers one by one, larger ones in bands of a sixth: among twenty leaflets one more tells nothing, and every band costs a pass over the flora.
+    private static readonly (int Low, int High)[] Bands = [.. InBands()];
+
+    private static IEnumerable<(int Low, int High)> InBands()
+    {
+        for (var low = 1; low <= CountCharacter.Largest;)
+        {
+            var high = Math.Min(CountCharacter.Largest, low + low / 6 - (low < 12 ? low / 6 : 0));
+            yield return (low, high);
+            low = high + 1;
+        }
+    }
+
     public override IReadOnlyList<double[]> Outcomes(Occasion occasion) =>
     [
-        .. Enumerable.Range(1, CountCharacter.Largest).Where(n => chances.Any(row => row[n] > 0.01))
-            .Select(n => Likelihood(new Reading(Character.Id, new Counted(n, n), Certainty.Fair), occasion).Total)
+        .. Bands.Where(band => chances.Any(row => row[band.Low..(band.High + 1)].Sum() > 0.01))
+            .Select(band => Likelihood(new Reading(Character.Id, new Counted(band.Low, band.High), Certainty.Fair), occasion).Total)
     ];
 }

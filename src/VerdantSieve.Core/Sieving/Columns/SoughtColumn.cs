@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Core.Seasons;
@@ -9,6 +10,9 @@ internal abstract class SoughtColumn(Character character, Score?[] scores, Rows 
 {
     /// <summary>The chance that the thing is there to be seen, for each row; null where nothing is known of the day.</summary>
     public abstract double[]? Chances(Occasion occasion);
+
+    /// <summary>As <see cref="Chances"/>; where nothing is known of the day, one and the same chance for all.</summary>
+    public abstract double[]? ChancesOrEven(Occasion occasion);
 
     public override Likelihood Likelihood(Reading reading, Occasion occasion) =>
         Chances(occasion) is { } chances ? Of(chances, reading.Observation is Sought { Seen: true } or Today { Seen: true }, reading.Certainty) : Columns.Likelihood.Flat(Rows.Count);
@@ -41,36 +45,43 @@ internal sealed class PresenceColumn : SoughtColumn
     public override double[] Chances(Occasion occasion) =>
         occasion.Lacking(Character) is > 0 and var lacking ? [.. chances.Select(chance => chance * (1 - lacking))] : chances;
 
+    public override double[] ChancesOrEven(Occasion occasion) => Chances(occasion);
+
     // Absence hardly counts: only a sign that every plant of the taxon has can be missed.
     public override bool Allows(int taxon, Observation observation, Occasion occasion) =>
         Scores[taxon] is not PresenceScore score || (observation is Sought { Seen: true } ? score.Frequency > 0 : score.Frequency < 1 || occasion.Lacking(Character) > 0);
 }
 
-internal sealed class SeasonColumn(SeasonCharacter character, Score?[] scores, bool[] separateSexes, Rows rows, SieveModel model) : SoughtColumn(character, scores, rows, model)
+internal sealed class SeasonColumn(SeasonCharacter character, Score?[] scores, Position[] windowPlaces, bool[] separateSexes, Rows rows, SieveModel model) : SoughtColumn(character, scores, rows, model)
 {
     private readonly bool fruit = character.Id == Vocabulary.Fruiting;
+    private readonly Position[] places = [.. windowPlaces.Distinct()];
 
     // Without a date flowers and fruit say nothing of the kind: the same chance for all.
     private const double UndatedChance = 0.5;
 
-    // A late season is an earlier day at the reference place, so that a year of days is all there is to know.
-    private readonly double[]?[] byDay = new double[]?[SeasonWindow.DaysInYear];
+    // A late season is an earlier day at the place a window holds for. The chances of one day are asked for many times
+    // over, so the last few hundred are kept; a day is told by the day it makes at each place.
+    private const int DaysKept = 500;
+    private readonly ConcurrentDictionary<string, double[]> kept = new();
 
     public override double[]? Chances(Occasion occasion)
     {
-        if (occasion.ReferenceDay is not { } day) return null;
-        var chances = byDay[day] ??= ChancesOn(day);
+        if (occasion.DayOfYear is null) return null;
+        var days = places.Select(place => occasion.DayAt(place)!.Value).ToArray();
+        if (kept.Count > DaysKept) kept.Clear();
+        var chances = kept.GetOrAdd(string.Join(' ', days), _ => ChancesOn(days));
         var borne = (occasion.Young ? Phenology.BorneWhenYoung : 1) * (1 - occasion.Lacking(Character));
         return borne == 1 ? chances : [.. chances.Select(chance => chance * borne)];
     }
 
     public override Foresight Foresee(Occasion occasion) => Foresight.Of(Outcomes(occasion), null, Rows);
 
-    private double[] ChancesOn(int day) =>
-        [.. Rows.Fill([.. Scores.Select((score, t) => score is SeasonScore season ? new[] { Phenology.ChanceSeen(season.Window, day, 0, fruit, separateSexes[t]) } : null)], [UndatedChance]).Select(row => row[0])];
+    private double[] ChancesOn(int[] days) =>
+        [.. Rows.Fill([.. Scores.Select((score, t) => score is SeasonScore season
+            ? new[] { Phenology.ChanceSeen(season.Window, days[Array.IndexOf(places, windowPlaces[t])], 0, fruit, separateSexes[t]) } : null)], [UndatedChance]).Select(row => row[0])];
 
-    /// <summary>As <see cref="Chances"/>, with one and the same chance for all where there is no date.</summary>
-    public double[] ChancesOrEven(Occasion occasion) => Chances(occasion) ?? even;
+    public override double[] ChancesOrEven(Occasion occasion) => Chances(occasion) ?? even;
 
     private readonly double[] even = [.. Enumerable.Repeat(UndatedChance, rows.Count)];
 
@@ -78,5 +89,5 @@ internal sealed class SeasonColumn(SeasonCharacter character, Score?[] scores, b
     private const int Slack = 30;
 
     public override bool Allows(int taxon, Observation observation, Occasion occasion) =>
-        Scores[taxon] is not SeasonScore score || occasion.ReferenceDay is not { } day || observation is not Today { Seen: true } || score.Window.DaysInside(day) >= -Slack;
+        Scores[taxon] is not SeasonScore score || occasion.DayAt(windowPlaces[taxon]) is not { } day || observation is not Today { Seen: true } || score.Window.DaysInside(day) >= -Slack;
 }

@@ -98,7 +98,10 @@ internal sealed class StateColumn : Column
         if (Scores[taxon] is not StateScore score) return true;
         var seen = (StatesSeen)observation;
         if (occasion.Planted && character.GardenForm?.State is { } lacking && seen.States.Contains(lacking)) return true;
-        return seen.Mode == StateMode.AllSeen ? seen.States.All(score.Allows) : seen.States.Any(score.Allows);
+        var all = seen.Mode == StateMode.AllSeen;
+        foreach (var state in seen.States)
+            if (score.Allows(state) != all) return !all;
+        return all;
     }
 
     public override IReadOnlyList<double[]> Outcomes(Occasion occasion) =>

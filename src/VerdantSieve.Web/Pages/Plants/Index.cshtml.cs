@@ -1,22 +1,61 @@
 using Microsoft.AspNetCore.Mvc.RazorPages;
 using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Observing;
+using VerdantSieve.Web.Shared;
 
 namespace VerdantSieve.Web.Pages.Plants;
 
-/// <summary>All kinds of the flora, by family.</summary>
+/// <summary>All kinds of the flora, by family and genus, and narrowed by name, country or hazard.</summary>
 public sealed class IndexModel(FloraShelf shelf) : PageModel
 {
     public FloraAbout About => shelf.Flora.About;
     public int Total => shelf.Flora.Taxa.Count;
     public string? Find { get; private set; }
+    public string? Family { get; private set; }
+    public string? Genus { get; private set; }
+    public string? Region { get; private set; }
+    public HazardKind? Hazard { get; private set; }
+    public bool MisspeltOnly { get; private set; }
     public IReadOnlyList<IGrouping<string, Taxon>> Families { get; private set; } = [];
+
+    /// <summary>Whether only some kinds are asked for; else families and genera are shown.</summary>
+    public bool Narrowed => Find is not null || Family is not null || Genus is not null || Region is not null || Hazard is not null;
 
     public string FamilyWord(string family) => shelf.Flora.FamilyWord(family);
 
-    public void OnGet(string? find)
+    public IEnumerable<(string Family, int Count)> AllFamilies => shelf.Flora.Taxa.CountBy(taxon => taxon.Family).OrderBy(pair => pair.Key).Select(pair => (pair.Key, pair.Value));
+
+    public IEnumerable<(string Code, string Name)> Countries => shelf.Flora.Taxa.SelectMany(taxon => taxon.Distribution.Native.Concat(taxon.Distribution.Introduced)).Distinct()
+        .Select(code => (code, Name: Regions.Name(code))).OrderBy(pair => pair.Name, StringComparer.Ordinal);
+
+    public string Sentence
     {
-        Find = find?.Trim();
-        var taxa = string.IsNullOrEmpty(Find) ? shelf.Flora.Taxa : shelf.FindTaxa(Find);
+        get
+        {
+            var said = new List<string>();
+            if (Find is not null) said.Add($"that go by “{Find}”");
+            if (Genus is not null) said.Add($"of the genus {Genus}");
+            if (Family is not null) said.Add($"of {Family}");
+            if (Region is not null) said.Add($"known from {Regions.Name(Region)}");
+            if (Hazard is { } kind) said.Add(kind switch { HazardKind.SkinIrritant => "that burn the skin", HazardKind.Poisonous => "that are poisonous", HazardKind.Thorns => "with thorns or prickles", _ => "with irritating hairs" });
+            var count = Families.Sum(family => family.Count());
+            return $"Here are {count} {Wording.Join(said, "and")}.";
+        }
+    }
+
+    public void OnGet(string? find, string? family, string? genus, string? region, string? hazard)
+    {
+        Find = find?.Trim() is { Length: > 0 } words ? words : null;
+        Family = family is { Length: > 0 } ? family : null;
+        Genus = genus is { Length: > 0 } ? genus : null;
+        Region = region is { Length: > 0 } && Regions.Exists(region) ? region : null;
+        Hazard = Enum.TryParse<HazardKind>(hazard, out var kind) ? kind : null;
+        IEnumerable<Taxon> taxa = shelf.Flora.Taxa;
+        if (Find is not null) (taxa, MisspeltOnly) = shelf.FindTaxaOrNear(Find);
+        if (Family is not null) taxa = taxa.Where(taxon => taxon.Family == Family);
+        if (Genus is not null) taxa = taxa.Where(taxon => taxon.Name.Genus == Genus);
+        if (Region is not null) taxa = taxa.Where(taxon => taxon.Distribution.Includes(Region));
+        if (Hazard is not null) taxa = taxa.Where(taxon => taxon.Hazards.Any(h => h.Kind == Hazard));
         Families = [.. taxa.GroupBy(taxon => taxon.Family).OrderBy(group => group.Key)];
     }
 }

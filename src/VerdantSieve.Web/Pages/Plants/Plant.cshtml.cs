@@ -33,6 +33,13 @@ public sealed class PlantModel(FloraShelf shelf) : PageModel
             .Where(row => Taxon.Scores.GetValueOrDefault(row.Item1) is SeasonScore)
             .Select(row => (row.Item2, row.Item3, ((SeasonScore)Taxon.Scores[row.Item1]).Window))];
 
+    public int Edition => shelf.Flora.About.Edition;
+    public string WindowPlace => shelf.Flora.WindowPlace(Taxon).Name;
+
+    /// <summary>A country, with how common the taxon is there where that is not as elsewhere.</summary>
+    public string Country(string code) =>
+        Taxon.Distribution.Local.TryGetValue(code, out var abundance) ? $"{Regions.Name(code)} ({abundance.ToString().ToLowerInvariant()})" : Regions.Name(code);
+
     public string CalendarWords => string.Join("; ", Calendar.Select(row => $"{row.Label} {row.Window}"));
 
     public IActionResult OnGet(string slug)
@@ -51,11 +58,6 @@ public sealed class PlantModel(FloraShelf shelf) : PageModel
         if (window.Length > untilNewYear) yield return (0, 100 * (window.Length - untilNewYear) / DaysInYear);
     }
 
-    /// <summary>Maps a value to hundredths of the span that the whole flora takes up, by its logarithm.</summary>
-    public Func<double, double>? Scale(Character character)
-    {
-        var ranges = shelf.Flora.Taxa.Select(taxon => taxon.Scores.GetValueOrDefault(character.Id)).OfType<RangeScore>().ToArray();
-        var (low, high) = (Math.Log(ranges.Min(range => Math.Max(range.Minimum, 1e-3))), Math.Log(ranges.Max(range => range.Maximum)));
-        return high - low < 1e-6 ? null : value => 100 * (Math.Log(Math.Max(value, 1e-3)) - low) / (high - low);
-    }
+    /// <summary>Maps a value to hundredths of what the whole flora takes up.</summary>
+    public Func<double, double>? Scale(Character character) => shelf.Scale(character);
 }
