@@ -49,6 +49,8 @@ builder.Services.AddDbContextPool<SieveContext>(options => SieveContext.Configur
 builder.Services.AddScoped<LookBook>();
 builder.Services.AddScoped<RevisionBook>();
 builder.Services.AddScoped<FloraLoader>();
+builder.Services.AddScoped<FloraLibrary>();
+builder.Services.AddSingleton<FloraImports>();
 builder.Services.AddSingleton(new FloraFolder(Path.Combine(floras, "temperate-trees")));
 var shelf = new FloraShelf(flora);
 shelf.WarmUp();
@@ -95,6 +97,9 @@ app.UseRouting();
 app.UseAuthentication();
 app.UseAuthorization();
 app.MapRazorPages();
+app.MapGet("/desk/floras/{id}/nexus/lost", (FloraLibrary library, string id) => VerdantSieve.Web.Pages.Desk.FlorasModel.Lost(library, id)).ExcludeFromDescription();
+foreach (var format in new[] { "package", "template", "nexus" })
+    app.MapGet($"/desk/floras/{{id}}/{format}", (FloraLibrary library, string id) => VerdantSieve.Web.Pages.Desk.FlorasModel.File(library, id, format)).ExcludeFromDescription();
 app.MapGet("/desk/file/{slug}", (FloraShelf shelf, string slug) => VerdantSieve.Web.Pages.Desk.IndexModel.File(shelf, slug)).ExcludeFromDescription();
 app.MapDrawings(shelf);
 app.MapSieveApi();

@@ -92,7 +92,7 @@ public class FloraLoaderTests(TestDatabase store) : IDisposable
 
         var settled = (await book.Find("lantern2"))!;
         Assert.Equal("Acer macrophyllum", settled.Content.Determined!.Name);
-        Assert.Equal(TaxonRank.Genus, (await book.Find("lantern6"))!.Content.Determined!.Rank);
+        Assert.Equal(TaxonRank.Group, (await book.Find("lantern6"))!.Content.Determined!.Rank);
         var own = await book.Start("temperate-trees", new LookContent { Place = "mine" });
         await book.Change("lantern2", "spoilt", c => c with { Readings = [] });
         await demo.LoadOnce();

@@ -9,7 +9,7 @@ public class AccessibilityTests(Application application)
     private static readonly string[] Pages =
     [
         "/", "/notebook", "/plants", "/plants?find=nosuchplant", "/plant/acer-macrophyllum", "/plant/toxicodendron-diversilobum", "/words", "/help", "/nowhere",
-        "/beside", "/beside?taxa=acer-platanoides&taxa=platanus-hispanica&taxa=acer-macrophyllum",
+        "/beside", "/desk", "/desk/report", "/desk/history", "/desk/sign-in", "/desk/floras", "/doubles?region=ONT", "/plants?family=Betulaceae", "/beside?taxa=acer-platanoides&taxa=platanus-hispanica&taxa=acer-macrophyllum",
         "/look/lantern2", "/look/lantern5", "/look/lantern8", "/look/lantern4?ask=arrangement", "/look/lantern4?ask=margin&several=true", "/look/lantern4?ask=blade-length",
         "/look/lantern4?ask=base-sprouts", "/look/lantern4?find=bark", "/look/lantern5?taxon=quercus-garryana",
         "/look/lantern5/meshes", "/look/lanternc", "/look/lanternd?ask=blade-length", "/look/lantern4?where=true"

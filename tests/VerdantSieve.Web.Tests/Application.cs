@@ -1,9 +1,11 @@
 using System.Diagnostics;
 using System.Net;
 using System.Net.Sockets;
+using Microsoft.EntityFrameworkCore;
 using Npgsql;
 using OpenQA.Selenium;
 using OpenQA.Selenium.Chrome;
+using VerdantSieve.Store;
 using Xunit;
 
 [assembly: AssemblyFixture(typeof(VerdantSieve.Web.Tests.Application))]
@@ -63,6 +65,14 @@ public sealed class Application : IAsyncLifetime
         if (process is not null) await process.WaitForExitAsync();
         Http?.Dispose();
         await Maintain(Environment.GetEnvironmentVariable("VERDANT_DATABASE")!, "drop database if exists verdant_web_test with (force)");
+    }
+
+    /// <summary>The application’s database.</summary>
+    public SieveContext OpenDatabase()
+    {
+        var options = new DbContextOptionsBuilder<SieveContext>();
+        SieveContext.Configure(options, database);
+        return new SieveContext(options.Options);
     }
 
     /// <summary>A browser window of its own.</summary>

@@ -39,6 +39,13 @@ public enum Abundance
     Scarce
 }
 
+/// <summary>How commonness weighs.</summary>
+public static class Abundances
+{
+    /// <summary>How often a taxon of this commonness is met with, for one of the common ones: above 0, 1 at most. The values are choices.</summary>
+    public static double Weight(this Abundance abundance) => abundance switch { Abundance.Common => 1, Abundance.Frequent => 0.5, Abundance.Occasional => 0.2, _ => 0.07 };
+}
+
 /// <summary>How a plant can hurt.</summary>
 public enum HazardKind
 {

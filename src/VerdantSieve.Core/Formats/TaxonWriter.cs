@@ -62,10 +62,10 @@ public static class TaxonWriter
 
     private static string Word<T>(T value) where T : struct, Enum => YamlMap.Hyphened(value.ToString());
 
-    private static string Item(string value) => value.IndexOfAny([',', '[', ']', '{', '}']) >= 0 ? Quoted(value) : Scalar(value);
+    internal static string Item(string value) => value.IndexOfAny([',', '[', ']', '{', '}']) >= 0 ? Quoted(value) : Scalar(value);
 
     // Plain where YAML takes it as it stands.
-    private static string Scalar(string value) =>
+    internal static string Scalar(string value) =>
         value.Length == 0 || value != value.Trim() || "!&*-?|>@`%#\"'[]{},:".Contains(value[0]) || value.Contains(": ", StringComparison.Ordinal) || value.EndsWith(':')
         || value.Contains(" #", StringComparison.Ordinal) || value.Any(char.IsControl) ? Quoted(value) : value;
 

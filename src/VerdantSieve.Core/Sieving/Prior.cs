@@ -37,7 +37,7 @@ public static class Prior
 
     private static double ByRange(Taxon taxon, string region, IReadOnlyDictionary<string, int> borders)
     {
-        var abundance = taxon.AbundanceIn(region) switch { Abundance.Common => 1, Abundance.Frequent => 0.5, Abundance.Occasional => 0.2, _ => 0.07 };
+        var abundance = taxon.AbundanceIn(region).Weight();
         var nearest = taxon.Distribution.Native.Select(code => borders.GetValueOrDefault(code, int.MaxValue)).DefaultIfEmpty(int.MaxValue).Min();
         var native = nearest < ByBorders.Length ? ByBorders[nearest] : Elsewhere;
         return abundance * (taxon.Distribution.Introduced.Contains(region) ? Math.Max(Introduced, native) : native);

@@ -104,10 +104,13 @@ public sealed class Recovery(Sieve sieve, Flora flora)
         return strategy == Strategy.AnyOrder ? looks[random.Next(looks.Count)].Character : looks[0].Character;
     }
 
-    // A look has a date in the growing season, a place where the kind grows, and it is known whether the plant stands wild or was planted.
+    // A look has a date in the growing season, a place where the kind grows, the likelier the commoner it is there, and it is known whether the plant
+    // stands wild or was planted.
     private static Circumstances SomewhereOneDay(Taxon taxon, Random random)
     {
         string[] grows = [.. taxon.Distribution.Native, .. taxon.Distribution.Introduced];
-        return new() { Date = new LocalDate(2026, 5, 15).PlusDays(random.Next(120)), Region = grows.Length == 0 ? null : grows[random.Next(grows.Length)], Setting = taxon.Settings[random.Next(taxon.Settings.Count)] };
+        var at = random.NextDouble() * grows.Sum(code => taxon.AbundanceIn(code).Weight());
+        var region = grows.FirstOrDefault(code => (at -= taxon.AbundanceIn(code).Weight()) < 0);
+        return new() { Date = new LocalDate(2026, 5, 15).PlusDays(random.Next(120)), Region = region, Setting = taxon.Settings[random.Next(taxon.Settings.Count)] };
     }
 }

@@ -14,7 +14,7 @@ internal static class DemoSeason
     [
         new("lantern2", At("Lantern Creek Reserve, ford below the mill", "2026-05-16", "Odalys Brandt"),
             [State("foliage", "sure", "broad"), State("arrangement", "sure", "opposite"), State("structure", "sure", "simple"), State("lobing", "sure", "palmate"),
-             Number("lobe-count", "fair", 5), State("sap", "fair", "milky"), Measure("blade-length", "fair", 19, 27, 5), Seen("fruiting", true)],
+             Number("lobe-count", "fair", 5), State("sap", "fair", "milky"), Measure("blade-length", "fair", 19, 27, 5), Seen("fruiting", true), State("fruit-hair", "fair", "hairy"), State("lobe-depth", "sure", "deep")],
             Settle: true, "Five leaves from a low branch over the water. Young winged fruit in hanging bunches."),
 
         new("lantern3", At("Lantern Creek Reserve, alder flat", "2026-06-14", "Pim Achterberg"),
@@ -35,18 +35,18 @@ internal static class DemoSeason
              State("lobe-tip", "sure", "rounded"), State("end-bud", "fair", "clustered"), State("bark-pattern", "fair", "shallow-ridges"), State("underside-hair", "fair", "sparse")],
             Settle: false, "Leaves bunched at the end of the shoot."),
 
-        // Stopped at the genus: nothing that parts the oaks was read.
+        // Stopped at the red oaks: nothing that parts them was read.
         new("lantern6", At("Fernhollow school yard", "2026-08-19", "Pim Achterberg", Setting.Planted),
             [State("foliage", "sure", "broad"), State("arrangement", "sure", "alternate"), State("lobing", "sure", "pinnate"), State("lobe-tip", "sure", "bristle"),
              State("end-bud", "sure", "clustered")],
             Settle: true, "A planted row. Two kinds of red oak are planted about here; acorns next month."),
 
-        // Not in the flora: a magnolia from somebody’s garden.
+        // Not in the flora: a palm in somebody’s garden.
         new("lantern7", At("Fernhollow, garden by the ferry landing", "2026-05-02", "Wren Okafor-Lind", Setting.Planted),
-            [State("foliage", "sure", "broad"), State("arrangement", "sure", "alternate"), State("structure", "sure", "simple"), State("margin", "sure", "entire"),
-             State("stipules", "sure", "collar"), Measure("blade-length", "sure", 24, 31, 5), State("shape", "sure", "obovate"), Seen("flowering", true),
-             State("flower-cluster", "sure", "single"), State("flower-colour", "sure", "white"), State("bud-hair", "sure", "dense"), State("bud-scales", "sure", "one"), Number("petal-count", "sure", 9)],
-            Settle: false, "Great white flowers, one at a time. Not a plant of these woods."),
+            [State("foliage", "sure", "broad"), State("habit", "sure", "tree"), State("structure", "sure", "simple"), State("shape", "sure", "fan"), State("lobing", "sure", "palmate"),
+             Number("lobe-count", "sure", 40), State("lobe-depth", "sure", "deep"), State("leaf-persistence", "sure", "evergreen"), Measure("petiole-length", "sure", 55, 70, 4),
+             State("bark-pattern", "sure", "fibrous"), State("crowding", "sure", "crowded-at-tip"), State("margin", "fair", "entire")],
+            Settle: false, "A shaggy brown trunk and fans at the top. Not a plant of these woods."),
 
         new("lantern8", At("Lantern Creek Reserve, gate", "2026-07-05", "Odalys Brandt"),
             [State("structure", "sure", "trifoliate"), State("arrangement", "sure", "alternate"), State("armature", "fair", "none"), State("terminal-leaflet", "sure", "long-stalked")],

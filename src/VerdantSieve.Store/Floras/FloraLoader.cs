@@ -97,7 +97,7 @@ public sealed class FloraLoader(SieveContext database)
         }));
     }
 
-    private async Task<Flora> FromDatabase(FloraRow row)
+    internal async Task<Flora> FromDatabase(FloraRow row)
     {
         var characters = (await database.Characters.AsNoTracking().Where(c => c.FloraId == row.Id).OrderBy(c => c.Order).ToListAsync())
             .ConvertAll(FloraMapping.Character);

@@ -13,13 +13,13 @@ internal static class FloraMapping
         Converters = { new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower) }
     };
 
-    public static FloraRow Row(FloraAbout about, string fingerprint) => new()
+    public static FloraRow Row(FloraAbout about, string fingerprint, bool isOwn = false) => new()
     {
         Id = about.Id, Title = about.Title, Edition = about.Edition,
         ReferencePlace = JsonSerializer.Serialize(about.ReferencePlace, Json), Places = JsonSerializer.Serialize(about.Places, Json),
         GenusWords = JsonSerializer.Serialize(about.GenusWords, Json), FamilyWords = JsonSerializer.Serialize(about.FamilyWords, Json),
         Aggregates = JsonSerializer.Serialize(about.Aggregates, Json), NearAlike = JsonSerializer.Serialize(about.NearAlike, Json),
-        Fingerprint = fingerprint, Loaded = DateTimeOffset.UtcNow
+        Fingerprint = fingerprint, IsOwn = isOwn, Loaded = DateTimeOffset.UtcNow
     };
 
     public static FloraAbout About(FloraRow row) => new(row.Id, row.Title)

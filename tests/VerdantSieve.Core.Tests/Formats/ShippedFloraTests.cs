@@ -12,14 +12,39 @@ public class ShippedFloraTests
     public void Has_no_fault() => Assert.True(ShippedFlora.Reading.Faults.Count == 0, string.Join("\n", ShippedFlora.Reading.Faults));
 
     [Fact]
-    public void Is_broad_enough_for_a_first_flora()
+    public void Is_broad_and_deep()
     {
         var taxa = ShippedFlora.Flora.Taxa;
-        Assert.True(taxa.Count >= 50);
-        Assert.True(taxa.Count(taxon => Conifers.Contains(taxon.Family)) >= 12);
-        Assert.True(taxa.Count(taxon => !Conifers.Contains(taxon.Family)) >= 35);
-        Assert.True(taxa.SelectMany(taxon => taxon.Scores.Keys).Distinct().Count() >= 45);
-        Assert.True(taxa.Select(taxon => taxon.Scores.Count).Order().ElementAt(taxa.Count / 2) >= 30);
+        Assert.True(taxa.Count >= 350);
+        Assert.True(Median(taxa.Where(taxon => !Conifers.Contains(taxon.Family))) >= 45);
+        Assert.True(Median(taxa.Where(taxon => Conifers.Contains(taxon.Family))) >= 35);
+        Assert.All(taxa, taxon => Assert.True(taxon.Scores.Count >= 25, $"{taxon.Name}: {taxon.Scores.Count}"));
+
+        static int Median(IEnumerable<Taxon> some) => some.Select(taxon => taxon.Scores.Count).Order().ToArray() is var counts ? counts[counts.Length / 2] : 0;
+    }
+
+    // What the flora is meant to hold: every genus of trees and tall shrubs that is met with in its regions.
+    [Theory]
+    [InlineData(30, "NCA", "Acer Quercus Ulmus Celtis Fraxinus Carya Juglans Betula Alnus Corylus Carpinus Ostrya Prunus Amelanchier Crataegus Malus Sorbus Populus Salix Cornus Nyssa Viburnum Sambucus Robinia Gleditsia Cercis Cladrastis Magnolia Liriodendron Asimina Sassafras Lindera Persea Catalpa Aesculus Morus Tilia Frangula Hamamelis Rhus Toxicodendron Ribes Rubus Vitis Parthenocissus Celastrus Pinus Picea Abies Tsuga Juniperus Taxodium Chamaecyparis")]
+    [InlineData(30, "ONT", "Acer Quercus Ulmus Celtis Fraxinus Carya Juglans Betula Alnus Corylus Carpinus Ostrya Prunus Amelanchier Crataegus Sorbus Populus Salix Cornus Viburnum Sambucus Gymnocladus Liriodendron Asimina Sassafras Morus Tilia Rhamnus Hamamelis Rhus Toxicodendron Ptelea Ribes Rubus Vitis Celastrus Pinus Picea Abies Larix Tsuga Juniperus Taxus Thuja")]
+    [InlineData(30, "GRB", "Acer Quercus Ulmus Fraxinus Betula Alnus Corylus Carpinus Fagus Castanea Prunus Crataegus Malus Pyrus Sorbus Populus Salix Cornus Viburnum Sambucus Ulex Cytisus Laburnum Tilia Rhamnus Frangula Ribes Rubus Rosa Hedera Clematis Lonicera Ilex Euonymus Ligustrum Buxus Platanus Aesculus Juglans Pinus Picea Abies Larix Taxus Juniperus Cedrus Araucaria Sequoiadendron Cupressus")]
+    [InlineData(8, "TEX", "Rhus Pistacia Cotinus Toxicodendron Ptelea Sapindus Quercus Juniperus")]
+    [InlineData(6, "CAL", "Rhus Malosma Schinus Toxicodendron Quercus Pinus Aesculus Umbellularia Arbutus")]
+    public void Holds_the_genera_of_its_regions(int least, string region, string genera)
+    {
+        var here = ShippedFlora.Flora.Taxa.Where(taxon => taxon.Distribution.Includes(region)).ToArray();
+        Assert.Empty(genera.Split(' ').Except(here.Select(taxon => taxon.Name.Genus)));
+        Assert.True(here.Length >= least);
+    }
+
+    [Fact]
+    public void Every_taxon_says_what_its_name_means_and_how_to_remember_it_and_has_doubles_or_stands_alone()
+    {
+        Assert.All(ShippedFlora.Flora.Taxa, taxon => Assert.True(taxon.Meaning.Length >= 3 && taxon.Remember.Length > 10, taxon.Name.Text));
+        Assert.True(ShippedFlora.Flora.Taxa.Count(taxon => taxon.Doubles.Count > 0) >= 0.95 * ShippedFlora.Flora.Taxa.Count);
+        Assert.True(ShippedFlora.Flora.Taxa.Count(taxon => taxon.Distribution.Local.Count > 0) > 150);
+        Assert.True(ShippedFlora.Flora.Taxa.Count(taxon => taxon.HybridOf.Count == 2) >= 12);
+        Assert.True(ShippedFlora.Flora.About.Aggregates.Keys.All(name => ShippedFlora.Flora.Taxa.Count(taxon => taxon.Aggregate == name) >= 2));
     }
 
     [Fact]

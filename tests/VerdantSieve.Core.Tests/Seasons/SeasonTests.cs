@@ -21,6 +21,30 @@ public class SeasonTests
     public void Spring_comes_later_north_east_and_up(double latitude, double longitude, double elevation, double days) =>
         Assert.Equal(days, Phenology.HopkinsDelay(Reference, new Position(latitude, longitude, elevation)), 6);
 
+    // The law was found on one land mass: over an ocean the longitude says nothing.
+    [Fact]
+    public void Across_an_ocean_only_latitude_and_height_count()
+    {
+        Assert.Equal(4 * 6.5, Phenology.HopkinsDelay(Reference, new Position(51.5, -0.1, 100)), 6);
+        Assert.Equal(4 * 13.0 / 5, Phenology.HopkinsDelay(new Position(51.5, 0, 0), new Position(51.5, 13, 0)), 6);
+    }
+
+    [Fact]
+    public void A_window_holds_for_the_place_the_taxon_names()
+    {
+        var flora = ShippedFlora.Flora;
+        Assert.Equal("southern England", flora.WindowPlace(flora.FindTaxon("Quercus petraea")!).Name);
+        Assert.Equal("northern Oregon near sea level", flora.WindowPlace(flora.FindTaxon("Quercus garryana")!).Name);
+        // In southern England blackthorn flowers when its window says, at the flora’s own reference place a month before.
+        double Chance(Position here, int month) => ShippedFlora.Sieve.Ask(new Core.Sieving.SieveQuestion
+        {
+            Circumstances = new Core.Observing.Circumstances { Position = here, Date = new LocalDate(2026, month, 1) }, Readings = [new Core.Observing.Reading("flowering", new Core.Observing.Today(true), Core.Observing.Certainty.Sure)]
+        }).Candidates.Single(candidate => candidate.Taxon.Name.Text == "Prunus spinosa").Probability;
+        var (england, oregon) = (flora.About.Places["thames"].Position, flora.About.ReferencePlace.Position);
+        Assert.True(Chance(england, 4) > 3 * Chance(england, 6));
+        Assert.True(Chance(oregon, 3) > 1.3 * Chance(england, 3));
+    }
+
     [Theory]
     [InlineData("25 Mar – 10 May", 5, 1, true)]
     [InlineData("25 Mar – 10 May", 5, 11, false)]

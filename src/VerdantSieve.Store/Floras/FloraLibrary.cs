@@ -1,0 +1,58 @@
+using Microsoft.EntityFrameworkCore;
+using Npgsql;
+using NpgsqlTypes;
+using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Formats;
+
+namespace VerdantSieve.Store.Floras;
+
+/// <summary>A flora as a list shows it.</summary>
+public sealed record FloraEntry(string Id, string Title, int Edition, int Taxa, bool IsOwn, DateTimeOffset Loaded);
+
+/// <summary>All floras there are: the shipped one, and those made or imported here.</summary>
+public sealed class FloraLibrary(SieveContext database)
+{
+    /// <summary>The floras, the shipped one first.</summary>
+    public async Task<IReadOnlyList<FloraEntry>> List() =>
+        await database.Floras.AsNoTracking().OrderBy(flora => flora.IsOwn).ThenBy(flora => flora.Title)
+            .Select(flora => new FloraEntry(flora.Id, flora.Title, flora.Edition, database.Taxa.Count(taxon => taxon.FloraId == flora.Id), flora.IsOwn, flora.Loaded)).ToListAsync();
+
+    /// <summary>Reads a flora; null where there is none of this id.</summary>
+    public async Task<Flora?> Read(string id) =>
+        await database.Floras.AsNoTracking().SingleOrDefaultAsync(flora => flora.Id == id) is { } row ? await new FloraLoader(database).FromDatabase(row) : null;
+
+    /// <summary>Keeps a flora as one’s own: all of it or, where anything goes wrong, nothing. An own flora of the same id is replaced.</summary>
+    /// <returns>What stands in the way; null where it is kept.</returns>
+    public async Task<string?> Keep(Flora flora, CancellationToken cancel = default)
+    {
+        var id = flora.About.Id;
+        if (await database.Floras.AsNoTracking().AnyAsync(row => row.Id == id && !row.IsOwn, cancel)) return $"“{id}” is the id of the shipped flora; give this one another.";
+        await using var transaction = await database.Database.BeginTransactionAsync(cancel);
+        await database.Floras.Where(row => row.Id == id).ExecuteDeleteAsync(cancel);
+        database.Floras.Add(FloraMapping.Row(flora.About, $"own {Guid.NewGuid():N}", isOwn: true));
+        database.Characters.AddRange(flora.Characters.Select(character => FloraMapping.Row(id, character)));
+        database.Taxa.AddRange(flora.Taxa.Select(taxon => FloraMapping.Row(id, taxon)));
+        await database.SaveChangesAsync(cancel);
+        await CopyScores(flora, cancel);
+        await transaction.CommitAsync(cancel);
+        database.ChangeTracker.Clear();
+        return null;
+    }
+
+    /// <summary>Removes an own flora.</summary>
+    public async Task<bool> Remove(string id) => await database.Floras.Where(row => row.Id == id && row.IsOwn).ExecuteDeleteAsync() > 0;
+
+    // A large flora has a hundred thousand scores: copied in one stream, in the same transaction.
+    private async Task CopyScores(Flora flora, CancellationToken cancel)
+    {
+        var connection = (NpgsqlConnection)database.Database.GetDbConnection();
+        await using var copy = await connection.BeginBinaryImportAsync("copy scores (flora_id, taxon_name, character_id, notation) from stdin (format binary)", cancel);
+        foreach (var taxon in flora.Taxa)
+            foreach (var (character, score) in taxon.Scores.Where(score => !taxon.Inferred.Contains(score.Key)))
+            {
+                await copy.StartRowAsync(cancel);
+                foreach (var value in new[] { flora.About.Id, taxon.Name.Text, character, ScoreNotation.Format(score, flora.Character(character)) }) await copy.WriteAsync(value, NpgsqlDbType.Text, cancel);
+            }
+        await copy.CompleteAsync(cancel);
+    }
+}
