@@ -78,11 +78,12 @@ public sealed class FloraLoader(SieveContext database)
     {
         var id = flora.About.Id;
         await using var transaction = await database.Database.BeginTransactionAsync();
-        await database.Floras.Where(row => row.Id == id).ExecuteDeleteAsync();
+        await FloraLibrary.Delete(database, id);
         database.Floras.Add(FloraMapping.Row(flora.About, fingerprint));
         database.Characters.AddRange(flora.Characters.Select(character => FloraMapping.Row(id, character)));
         foreach (var taxon in flora.Taxa) Add(flora, taxon);
         await database.SaveChangesAsync();
+        await FloraLibrary.Analyze(database);
         await transaction.CommitAsync();
         database.ChangeTracker.Clear();
     }
