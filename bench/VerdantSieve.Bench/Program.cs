@@ -6,6 +6,7 @@ using VerdantSieve.Bench;
 // dotnet run -c Release -- world
 // dotnet run -c Release -- quick [taxa]
 // dotnet run -c Release -- exchange [taxa]
+// dotnet run -c Release -- agreement second-draft.csv
 // dotnet run -c Release -- recovery [plants of each taxon] [soybean | shipped | strategies | calibration | strangers]
 return args switch
 {
@@ -13,6 +14,7 @@ return args switch
     ["engine", .. var rest] => Run<EngineBenchmarks>(rest),
     ["world", .. var rest] => Run<WorldBenchmarks>(rest),
     ["quick", .. var rest] => Quick.Run(rest.Length > 0 ? int.Parse(rest[0]) : 60_000),
+    ["agreement", var file] => Drafts.Run(file),
     ["exchange", .. var rest] => await Exchange.Run(rest.Length > 0 ? int.Parse(rest[0]) : 1000),
     ["recovery", .. var rest] => RecoveryTables.Run(rest.Length > 0 ? int.Parse(rest[0]) : 12, rest.Length > 1 ? rest[1] : null),
     _ => Usage()
@@ -26,6 +28,6 @@ static int Run<T>(string[] arguments)
 
 static int Usage()
 {
-    Console.Error.WriteLine("usage: load ADDRESS [PEOPLE] [PAUSE-MS] | engine | world | quick [TAXA] | exchange [TAXA] | recovery [PLANTS [TABLE]]");
+    Console.Error.WriteLine("usage: load ADDRESS [PEOPLE] [PAUSE-MS] | engine | world | quick [TAXA] | exchange [TAXA] | agreement FILE | recovery [PLANTS [TABLE]]");
     return 2;
 }

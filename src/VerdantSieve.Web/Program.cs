@@ -97,8 +97,8 @@ app.UseRouting();
 app.UseAuthentication();
 app.UseAuthorization();
 app.MapRazorPages();
-app.MapGet("/desk/floras/{id}/nexus/lost", (FloraLibrary library, string id) => VerdantSieve.Web.Pages.Desk.FlorasModel.Lost(library, id)).ExcludeFromDescription();
-foreach (var format in new[] { "package", "template", "nexus" })
+app.MapGet("/desk/floras/{id}/lost", (FloraLibrary library, string id) => VerdantSieve.Web.Pages.Desk.FlorasModel.Lost(library, id)).ExcludeFromDescription();
+foreach (var format in new[] { "package", "template", "nexus", "sdd" })
     app.MapGet($"/desk/floras/{{id}}/{format}", (FloraLibrary library, string id) => VerdantSieve.Web.Pages.Desk.FlorasModel.File(library, id, format)).ExcludeFromDescription();
 app.MapGet("/desk/file/{slug}", (FloraShelf shelf, string slug) => VerdantSieve.Web.Pages.Desk.IndexModel.File(shelf, slug)).ExcludeFromDescription();
 app.MapDrawings(shelf);

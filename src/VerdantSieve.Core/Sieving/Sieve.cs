@@ -52,7 +52,7 @@ public sealed class Sieve
             Open = Math.Pow(2, Information.Entropy(weights.AsSpan(0, table.Rows.Taxa))),
             NextLooks = looks,
             Doubts = new Doubts(table, prior, evidence, posterior, held, question.Slips).Find(),
-            Hazards = Hazards(candidates, readings.Length),
+            Hazards = Hazards(candidates, readings.Length, question.Circumstances.Region),
             Ranking = ranks.GeneraAndFamilies,
             Grounds = GroundsOf(question, evidence, posterior),
             Check = readings.Length > 2 ? CheckOf(candidates, asking) : null,
@@ -153,12 +153,16 @@ public sealed class Sieve
             [.. separations.Where(s => s.Bits < 0.02 && s.Scores.All(score => score is not null)).Select(s => s.Character).OrderBy(c => c.Order)]);
     }
 
-    private static PossibleHazard[] Hazards(Candidate[] candidates, int readings) =>
+    // A kind that nothing holds is warned of however unlikely it is, but not on the other side of the world from where it grows.
+    private static PossibleHazard[] Hazards(Candidate[] candidates, int readings, string? region) =>
     [
-        .. candidates.Where(c => c.Taxon.Hazards.Count > 0 && (c.Probability >= Possible || (readings > 0 && c.Held.Count == 0)))
+        .. candidates.Where(c => c.Taxon.Hazards.Count > 0 && (c.Probability >= Possible || (readings > 0 && c.Held.Count == 0 && GrowsAbout(c.Taxon, region))))
             .SelectMany(c => c.Taxon.Hazards.Select(hazard => new PossibleHazard(c.Taxon, hazard, c.Probability)))
             .OrderBy(h => h.Hazard.Kind).ThenByDescending(h => h.Probability)
     ];
+
+    private static bool GrowsAbout(Taxon taxon, string? region) =>
+        region is null || taxon.Distribution.Includes(region) || Regions.Neighbours(region).Any(taxon.Distribution.Includes);
 
     private Standing StandingOf(int row, Reading reading, Occasion occasion)
     {

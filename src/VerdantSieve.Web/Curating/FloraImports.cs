@@ -21,6 +21,27 @@ public enum ImportStage
     Stopped
 }
 
+/// <summary>The formats that floras come and go in.</summary>
+public enum FloraFormat
+{
+    /// <summary>A tabular data package (.zip), which holds all of a flora.</summary>
+    DataPackage,
+    /// <summary>NEXUS (.nex), which holds states.</summary>
+    Nexus,
+    /// <summary>Structured Descriptive Data (.xml), which holds states and ranges.</summary>
+    StructuredDescriptions
+}
+
+/// <summary>Tells formats by the names of files.</summary>
+public static class FloraFormats
+{
+    /// <summary>The format of a file of this name; null where it is none of them.</summary>
+    public static FloraFormat? Of(string file) => Path.GetExtension(file).ToLowerInvariant() switch
+    {
+        ".zip" => FloraFormat.DataPackage, ".nex" or ".nxs" => FloraFormat.Nexus, ".xml" or ".sdd" => FloraFormat.StructuredDescriptions, _ => null
+    };
+}
+
 /// <summary>One import: how far it is, and what came of it.</summary>
 public sealed class FloraImport
 {
@@ -93,10 +114,14 @@ public sealed class FloraImports(IServiceScopeFactory scopes)
     private static FloraReading Read(FloraImport import, string path, string floraId)
     {
         using var stream = File.OpenRead(path);
-        if (!import.File.EndsWith(".nex", StringComparison.OrdinalIgnoreCase) && !import.File.EndsWith(".nxs", StringComparison.OrdinalIgnoreCase))
-            return DataPackage.Read(stream, new Counter(import), import.Stop.Token);
+        var format = FloraFormats.Of(import.File);
+        if (format == FloraFormat.DataPackage) return DataPackage.Read(stream, new Counter(import), import.Stop.Token);
         using var text = new StreamReader(stream, new System.Text.UTF8Encoding(false, throwOnInvalidBytes: true));
-        try { return Nexus.Read(new SourceFile(import.File, text.ReadToEnd()), floraId); }
+        try
+        {
+            var source = new SourceFile(import.File, text.ReadToEnd());
+            return format == FloraFormat.Nexus ? Nexus.Read(source, floraId) : StructuredDescriptions.Read(source, floraId);
+        }
         catch (System.Text.DecoderFallbackException) { return new FloraReading(null, [new Fault(import.File, 1, "the file is not UTF-8")]); }
     }
 

@@ -109,6 +109,16 @@ public class SieveTests
     }
 
     [Fact]
+    public void What_can_hurt_is_named_however_unlikely_but_not_where_it_does_not_grow()
+    {
+        Reading[] readings = [State("structure", "trifoliate"), State("arrangement", "alternate")];
+        bool Warned(string region, string name) => Ask(new Circumstances { Region = region }, readings).Hazards.Any(hazard => hazard.Taxon.Name.Text == name);
+        Assert.True(Warned("ORE", "Toxicodendron diversilobum"));
+        Assert.True(Warned("ONT", "Toxicodendron radicans"));
+        Assert.False(Warned("GRB", "Toxicodendron diversilobum"));
+    }
+
+    [Fact]
     public void Touching_waits_while_something_that_burns_is_possible()
     {
         var open = Ask(State("structure", "trifoliate"));

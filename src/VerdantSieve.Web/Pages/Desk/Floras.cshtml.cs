@@ -34,10 +34,9 @@ public sealed partial class FlorasModel(FloraShelf shelf, FloraLibrary library, 
     {
         if (!MayKeep) return Forbid();
         Id = id?.Trim() ?? "";
-        if (file is null || file.Length == 0) return await Refused("Choose a file: a data package (.zip) or a NEXUS file (.nex).");
-        var nexus = file.FileName.EndsWith(".nex", StringComparison.OrdinalIgnoreCase) || file.FileName.EndsWith(".nxs", StringComparison.OrdinalIgnoreCase);
-        if (!nexus && !file.FileName.EndsWith(".zip", StringComparison.OrdinalIgnoreCase)) return await Refused($"“{file.FileName}” is neither a data package (.zip) nor a NEXUS file (.nex).");
-        if (nexus && !IdPattern().IsMatch(Id)) return await Refused("Give an id for the flora: small letters, digits and hyphens, such as my-flora.");
+        if (file is null || file.Length == 0) return await Refused("Choose a file: a data package (.zip), NEXUS (.nex) or SDD (.xml).");
+        if (FloraFormats.Of(file.FileName) is not { } format) return await Refused($"“{file.FileName}” is neither a data package (.zip), nor NEXUS (.nex), nor SDD (.xml).");
+        if (format != FloraFormat.DataPackage && !IdPattern().IsMatch(Id)) return await Refused("Give an id for the flora: small letters, digits and hyphens, such as my-flora.");
         var path = System.IO.Path.GetTempFileName();
         await using (var target = System.IO.File.Create(path)) await file.CopyToAsync(target);
         return RedirectToPage("/Desk/Floras", new { import = imports.Begin(path, System.IO.Path.GetFileName(file.FileName), Id).Id });
@@ -86,15 +85,16 @@ public sealed partial class FlorasModel(FloraShelf shelf, FloraLibrary library, 
     {
         if (await library.Read(id) is not { } flora) return Results.NotFound();
         if (format == "nexus") return Results.File(System.Text.Encoding.UTF8.GetBytes(Nexus.Write(flora).Text), "text/plain; charset=utf-8", $"{id}.nex");
+        if (format == "sdd") return Results.File(System.Text.Encoding.UTF8.GetBytes(StructuredDescriptions.Write(flora).Text), "application/xml", $"{id}.xml");
         var stream = new MemoryStream();
         DataPackage.Write(flora, stream, template: format == "template");
         stream.Position = 0;
         return Results.File(stream, "application/zip", format == "template" ? $"{id}-template.zip" : $"{id}.zip");
     }
 
-    /// <summary>What NEXUS can’t hold of a flora, as text.</summary>
+    /// <summary>What NEXUS and SDD can’t hold of a flora, as text.</summary>
     public static async Task<IResult> Lost(FloraLibrary library, string id) =>
-        await library.Read(id) is { } flora ? Results.Text(string.Join('\n', Nexus.Write(flora).Lost)) : Results.NotFound();
+        await library.Read(id) is { } flora ? Results.Text($"NEXUS\n{string.Join('\n', Nexus.Write(flora).Lost)}\n\nSDD\n{string.Join('\n', StructuredDescriptions.Write(flora).Lost)}") : Results.NotFound();
 
     private async Task<IActionResult> Keep(Flora flora, bool stay = false)
     {
