@@ -1,0 +1,78 @@
+using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Formats;
+using VerdantSieve.Web.Curating;
+using Xunit;
+
+namespace VerdantSieve.Web.Tests;
+
+/// <summary>The form for one score, without a browser.</summary>
+public class ScoreFormTests
+{
+    private static readonly StateCharacter Margin = new("margin")
+    {
+        Part = "margin", Label = "margin", Question = "?", Phrase = "{}", States = [new State("entire", "smooth", ""), new State("serrate", "saw-toothed", ""), new State("spiny", "spiny", "")]
+    };
+    private static readonly MeasureCharacter Length = new("length", MeasureUnit.Centimetre) { Part = "size", Label = "length", Question = "?", Phrase = "{}" };
+    private static readonly CountCharacter Leaflets = new("leaflets") { Part = "size", Label = "leaflets", Question = "?", Phrase = "{}" };
+    private static readonly PresenceCharacter Sprouts = new("sprouts") { Part = "twig", Label = "sprouts", Question = "?", Phrase = "sprouts" };
+    private static readonly SeasonCharacter Flowers = new("flowers") { Part = "flower", Label = "flowers", Question = "?", Phrase = "flowers" };
+
+    public static TheoryData<string, string> Scores => new()
+    {
+        { "margin", "entire" }, { "margin", "serrate, sometimes entire, rarely spiny" }, { "margin", "12% spiny, entire" },
+        { "length", "(1.5–)2–4.25(–9) cm" }, { "length", "3 cm" }, { "length", "2–4(–5) cm" }, { "leaflets", "(3–)5–7(–9)" }, { "leaflets", "3" },
+        { "sprouts", "often" }, { "sprouts", "30 %" }, { "sprouts", "never" }, { "flowers", "25 Mar – 10 May" }, { "flowers", "15 Dec – 30 Apr" }
+    };
+
+    [Theory, MemberData(nameof(Scores))]
+    public void A_score_shown_in_the_form_and_sent_unchanged_is_the_same_score(string id, string written)
+    {
+        var character = Named(id);
+        Assert.True(ScoreNotation.TryParse(written, character, out var score, out var problem), problem);
+        var (back, field, wrong) = ScoreForm.Of(character, score).Read();
+        Assert.True(back is not null, $"{field}: {wrong}");
+        // States may come in the order of the vocabulary; what they say is the same.
+        Assert.Equal(ScoreNotation.Format(score, character).Split(", ").Order(), ScoreNotation.Format(back, character).Split(", ").Order());
+    }
+
+    [Theory]
+    [InlineData("length", "low", "low=", "Give at least the lower end")]
+    [InlineData("length", "most", "low=2;most=lots", "“lots” is not a number")]
+    [InlineData("length", "low", "low=2,5", "“2,5” is not a number; write it with a point")]
+    [InlineData("length", "low", "low=9;high=2", "is inverted")]
+    [InlineData("length", "low", "low=0", "must be above 0")]
+    [InlineData("leaflets", "low", "low=400", "count goes up to 80")]
+    [InlineData("sprouts", "often", "often=mostly", "is not how often")]
+    [InlineData("sprouts", "often", "often=", "is not how often")]
+    [InlineData("flowers", "to", "from=1 Mar;to=31 Feb", "“31 Feb” is no day of the year")]
+    [InlineData("flowers", "from", "from=spring;to=1 May", "“spring” is no day of the year")]
+    [InlineData("margin", "states", "", "Say of at least one state")]
+    public void What_cannot_be_used_is_said_at_its_field(string id, string field, string fields, string message)
+    {
+        var sent = fields.Split(';', StringSplitOptions.RemoveEmptyEntries).Select(pair => pair.Split('=', 2)).ToDictionary(pair => pair[0], pair => pair[1]);
+        var (score, at, problem) = new ScoreForm(Named(id), sent).Read();
+        Assert.Null(score);
+        Assert.Equal(field, at);
+        Assert.Contains(message, problem);
+    }
+
+    [Fact]
+    public void A_score_can_be_taken_away_and_an_empty_form_has_no_fields()
+    {
+        Assert.True(new ScoreForm(Margin, new Dictionary<string, string> { [ScoreForm.NotScored] = "yes" }).TakesAway);
+        Assert.Empty(ScoreForm.Of(Margin, null).Fields);
+        Assert.Equal("", ScoreForm.Of(Length, null)["low"]);
+    }
+
+    [Theory]
+    [InlineData("oaks.zip", FloraFormat.DataPackage)]
+    [InlineData("OAKS.NEX", FloraFormat.Nexus)]
+    [InlineData("oaks.nxs", FloraFormat.Nexus)]
+    [InlineData("oaks.xml", FloraFormat.StructuredDescriptions)]
+    [InlineData("oaks.sdd", FloraFormat.StructuredDescriptions)]
+    [InlineData("oaks.xlsx", null)]
+    [InlineData("oaks", null)]
+    public void A_format_is_told_by_the_name_of_the_file(string file, FloraFormat? format) => Assert.Equal(format, FloraFormats.Of(file));
+
+    private static Character Named(string id) => new Character[] { Margin, Length, Leaflets, Sprouts, Flowers }.Single(character => character.Id == id);
+}
