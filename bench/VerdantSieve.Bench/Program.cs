@@ -14,7 +14,7 @@ return args switch
     ["engine", .. var rest] => Run<EngineBenchmarks>(rest),
     ["world", .. var rest] => Run<WorldBenchmarks>(rest),
     ["quick", .. var rest] => Quick.Run(rest.Length > 0 ? int.Parse(rest[0]) : 60_000),
-    ["agreement", var file] => Drafts.Run(file),
+    ["agreement", var file, .. var log] => Drafts.Run(file, log.FirstOrDefault()),
     ["exchange", .. var rest] => await Exchange.Run(rest.Length > 0 ? int.Parse(rest[0]) : 1000),
     ["recovery", .. var rest] => RecoveryTables.Run(rest.Length > 0 ? int.Parse(rest[0]) : 12, rest.Length > 1 ? rest[1] : null),
     _ => Usage()

@@ -28,9 +28,15 @@ public static class ShippedFlora
         }
     }
 
+    /// <summary>A file of the shipped flora.</summary>
+    public static string Text(string path) => System.IO.File.ReadAllText(Path.Combine(Folder, path));
+
+    /// <summary>A page of the documents.</summary>
+    public static string Document(string name) => System.IO.File.ReadAllText(Path.Combine(Folder, "..", "..", "docs", name));
+
     private static FloraReading Load() => FloraReader.Read(File("flora.yaml"), File("characters.yaml"),
         Directory.EnumerateFiles(Path.Combine(Folder, "taxa"), "*.yaml", SearchOption.AllDirectories).Order(StringComparer.Ordinal)
             .Select(path => File(Path.GetRelativePath(Folder, path))));
 
-    private static SourceFile File(string path) => new(path, System.IO.File.ReadAllText(Path.Combine(Folder, path)));
+    private static SourceFile File(string path) => new(path, Text(path));
 }

@@ -138,6 +138,9 @@ public sealed record Taxon(ScientificName Name)
     /// <summary>The ids of scores that are not its own: a hybrid takes what it lacks from its parents.</summary>
     public IReadOnlySet<string> Inferred { get; init; } = new HashSet<string>();
 
+    /// <summary>What the flora itself says for a character; null where it says nothing, or the score was taken from the parents of a hybrid.</summary>
+    public Score? OwnScore(string character) => Inferred.Contains(character) ? null : Scores.GetValueOrDefault(character);
+
     /// <summary>The most used common name.</summary>
     public string CommonName => CommonNames[0];
 

@@ -35,6 +35,14 @@ public static class Agreement
         static double Share(StateScore score, string state) => score.States.Where(s => s.State == state).Sum(s => s.Weight) / score.States.Sum(s => s.Weight);
     }
 
+    /// <summary>How alike two scores for one character are (0 to 1): <see cref="Shared"/> of states, <see cref="Overlap"/> of ranges; of others, whether they are the same.</summary>
+    public static double Likeness(Score one, Score other) => (one, other) switch
+    {
+        (StateScore states, StateScore others) => Shared(states, others),
+        (RangeScore range, RangeScore span) => Overlap(range, span),
+        _ => one == other ? 1 : 0
+    };
+
     /// <summary>The state a taxon shows most; the first written where several are as usual.</summary>
     public static string Chief(StateScore score) => score.States.MaxBy(state => state.Weight).State;
 }

@@ -9,16 +9,23 @@ namespace VerdantSieve.Core.Curating;
 /// <param name="Character">The character.</param>
 /// <param name="Taxa">How many taxa both drafts say something of.</param>
 /// <param name="Kappa">Cohen’s kappa of the chief states; null for ranges.</param>
-/// <param name="Agreement">States: the part of taxa whose chief states are the same, or where one draft’s is among the other’s. Ranges: the mean overlap.</param>
-/// <param name="Disagreements">Where the two cannot both be right: no state in common, or ranges that do not touch.</param>
-public sealed record CharacterAgreement(Character Character, int Taxa, double? Kappa, double Agreement, IReadOnlyList<Disagreement> Disagreements);
+/// <param name="Likeness">The mean likeness of the two scores (0 to 1): what the states share, frequencies included; for ranges the overlap.</param>
+/// <param name="Disagreements">Where the two scores are less alike than <see cref="SecondDraft.MustBeSettled"/>.</param>
+public sealed record CharacterAgreement(Character Character, int Taxa, double? Kappa, double Likeness, IReadOnlyList<Disagreement> Disagreements);
 
-/// <summary>What two drafts say of one taxon, where they cannot both be right.</summary>
-public sealed record Disagreement(ScientificName Taxon, string First, string Second);
+/// <summary>What two drafts say of one taxon, where they are not alike.</summary>
+/// <param name="Taxon">The taxon.</param>
+/// <param name="First">The first draft’s score.</param>
+/// <param name="Second">The second draft’s score.</param>
+/// <param name="Apart">Whether they cannot both be right: neither’s chief state is among the other’s, or the ranges do not touch.</param>
+public sealed record Disagreement(ScientificName Taxon, string First, string Second, bool Apart);
 
 /// <summary>Scores drafted a second time, to be held against the flora.</summary>
 public sealed class SecondDraft
 {
+    /// <summary>Two scores less alike than this (0 to 1) are a disagreement, to be settled by hand.</summary>
+    public const double MustBeSettled = 0.5;
+
     private readonly IReadOnlyList<(ScientificName Taxon, IReadOnlyDictionary<string, Score> Scores)> rows;
 
     private SecondDraft(IReadOnlyList<(ScientificName, IReadOnlyDictionary<string, Score>)> rows) => this.rows = rows;
@@ -49,16 +56,23 @@ public sealed class SecondDraft
     }
 
     /// <summary>Holds the draft against the flora, character by character.</summary>
-    public IReadOnlyList<CharacterAgreement> Against(Flora flora) =>
-        [.. flora.Characters.Where(character => rows.Any(row => row.Scores.ContainsKey(character.Id))).Select(character => Against(flora, character))];
-
-    private CharacterAgreement Against(Flora flora, Character character)
+    /// <param name="flora">The first draft, or what has become of it.</param>
+    /// <param name="settled">What was settled since; the first draft’s score is then taken from there.</param>
+    public IReadOnlyList<CharacterAgreement> Against(Flora flora, IReadOnlyCollection<Settlement>? settled = null)
     {
-        var both = rows.Where(row => row.Scores.ContainsKey(character.Id)).Select(row => (row.Taxon, First: flora.FindTaxon(row.Taxon.Text)!.Scores.GetValueOrDefault(character.Id), Second: row.Scores[character.Id]))
+        var before = (settled ?? []).ToDictionary(row => (row.Taxon, row.Character.Id), row => row.First);
+        return [.. flora.Characters.Where(character => rows.Any(row => row.Scores.ContainsKey(character.Id))).Select(character => Against(flora, character, before))];
+    }
+
+    private CharacterAgreement Against(Flora flora, Character character, Dictionary<(ScientificName, string), Score> before)
+    {
+        var both = rows.Where(row => row.Scores.ContainsKey(character.Id))
+            .Select(row => (row.Taxon, First: before.GetValueOrDefault((row.Taxon, character.Id)) ?? flora.FindTaxon(row.Taxon.Text)!.OwnScore(character.Id), Second: row.Scores[character.Id]))
             .Where(pair => pair.First is not null).Select(pair => (pair.Taxon, First: pair.First!, pair.Second)).ToArray();
-        Disagreement[] apart = [.. both.Where(pair => Agree(pair.First, pair.Second) == 0).Select(pair => new Disagreement(pair.Taxon, ScoreNotation.Format(pair.First, character), ScoreNotation.Format(pair.Second, character)))];
+        Disagreement[] apart = [.. both.Where(pair => Agreement.Likeness(pair.First, pair.Second) < MustBeSettled)
+            .Select(pair => new Disagreement(pair.Taxon, ScoreNotation.Format(pair.First, character), ScoreNotation.Format(pair.Second, character), Apart(pair.First, pair.Second)))];
         double? kappa = character is StateCharacter && both.Length > 0 ? Agreement.Kappa([.. both.Select(pair => Chiefs((StateScore)pair.First, (StateScore)pair.Second))]) : null;
-        return new CharacterAgreement(character, both.Length, kappa, both.Length == 0 ? double.NaN : both.Average(pair => Agree(pair.First, pair.Second)), apart);
+        return new CharacterAgreement(character, both.Length, kappa, both.Length == 0 ? double.NaN : both.Average(pair => Agreement.Likeness(pair.First, pair.Second)), apart);
     }
 
     // The chief states; where the first draft shows several as usual, the second may name any of them.
@@ -68,10 +82,10 @@ public sealed class SecondDraft
         return (first.States.Any(state => state.State == chief && state.Frequency == Frequency.Usual) ? chief : Agreement.Chief(first), chief);
     }
 
-    private static double Agree(Score first, Score second) => (first, second) switch
+    private static bool Apart(Score first, Score second) => (first, second) switch
     {
-        (StateScore one, StateScore other) => one.States.Any(state => state.State == Agreement.Chief(other)) || other.States.Any(state => state.State == Agreement.Chief(one)) ? 1 : 0,
-        (RangeScore one, RangeScore other) => Agreement.Overlap(one, other),
-        _ => first == second ? 1 : 0
+        (StateScore one, StateScore other) => !one.Allows(Agreement.Chief(other)) && !other.Allows(Agreement.Chief(one)),
+        (RangeScore one, RangeScore other) => one.High < other.Low || other.High < one.Low,
+        _ => first != second
     };
 }
