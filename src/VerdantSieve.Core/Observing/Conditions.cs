@@ -13,4 +13,12 @@ public static class Conditions
         Today today => today.Seen,
         _ => true
     };
+
+    /// <summary>Whether an observation settles a condition one way or the other. “Unlobed or lobed, can’t tell which” does not settle that there are lobes.</summary>
+    public static bool Settles(this Observation observation, Condition condition) => observation switch
+    {
+        CannotTell => false,
+        StatesSeen { Mode: StateMode.Either } seen when !condition.IsPresence => seen.States.Select(state => condition.States.Contains(state) != condition.Negated).Distinct().Count() == 1,
+        _ => true
+    };
 }

@@ -14,12 +14,20 @@ public static class Prior
     private const double Elsewhere = 0.01;
     private const double KinShare = 2.0 / 3;
 
-    /// <summary>The chance of every row.</summary>
+    // A country counts towards “anywhere” where the flora knows this part of what it knows of its best-known country.
+    private const double WellKnown = 0.2;
+
+    /// <summary>The chance of every row for a plant found in this country; for one found anywhere, where no country is named.</summary>
     /// <remarks>Of the chance of strangers a third goes to "none of these", the rest to unknown kin of the taxa, in proportion to these.</remarks>
-    internal static double[] Of(Flora flora, Rows rows, SieveModel model, string? region, Setting? setting)
+    internal static double[] Of(Flora flora, Rows rows, SieveModel model, string? region, Setting? setting) =>
+        OfRows(region is null ? Anywhere(flora, setting) : In(region, flora, setting), rows, model, setting);
+
+    /// <summary>The chance of every row where neither place nor commonness is to speak.</summary>
+    internal static double[] Even(Flora flora, Rows rows, SieveModel model) =>
+        OfRows([.. flora.Taxa.Select(taxon => OfParents(taxon, flora, null))], rows, model, null);
+
+    private static double[] OfRows(double[] weights, Rows rows, SieveModel model, Setting? setting)
     {
-        var borders = region is null ? null : Regions.BordersFrom(region);
-        var weights = flora.Taxa.Select(taxon => Weight(taxon, region, borders, setting) * OfParents(taxon, flora, region)).ToArray();
         var sum = weights.Sum();
         var prior = new double[rows.WithKin];
         var strangers = setting == Setting.Planted ? Math.Min(0.5, 2 * model.Strangers) : model.Strangers;
@@ -32,8 +40,29 @@ public static class Prior
         return prior;
     }
 
-    private static double Weight(Taxon taxon, string? region, IReadOnlyDictionary<string, int>? borders, Setting? setting) =>
-        (region is null ? 1 : ByRange(taxon, region, borders!)) * (setting is { } here && !taxon.Settings.Contains(here) ? WrongSetting : 1);
+    private static double[] In(string region, Flora flora, Setting? setting)
+    {
+        var borders = Regions.BordersFrom(region);
+        return [.. flora.Taxa.Select(taxon => ByRange(taxon, region, borders) * BySetting(taxon, setting) * OfParents(taxon, flora, region))];
+    }
+
+    // The mean over the countries the flora knows well, each as likely as it has taxa: a kind at home in thirty of them is met oftener than one at home in three.
+    private static double[] Anywhere(Flora flora, Setting? setting)
+    {
+        var known = flora.Taxa.SelectMany(taxon => taxon.Distribution.Native.Concat(taxon.Distribution.Introduced).Distinct()).Where(Regions.Exists).CountBy(code => code).ToArray();
+        if (known.Length == 0) return [.. flora.Taxa.Select(taxon => BySetting(taxon, setting) * OfParents(taxon, flora, null))];
+        var least = WellKnown * known.Max(country => country.Value);
+        var weights = new double[flora.Taxa.Count];
+        foreach (var (code, taxa) in known.Where(country => country.Value >= least))
+        {
+            var here = In(code, flora, setting);
+            var sum = here.Sum();
+            for (var t = 0; t < weights.Length; t++) weights[t] += taxa * here[t] / sum;
+        }
+        return [.. weights.Select(Math.Sqrt)];
+    }
+
+    private static double BySetting(Taxon taxon, Setting? setting) => setting is { } here && !taxon.Settings.Contains(here) ? WrongSetting : 1;
 
     private static double ByRange(Taxon taxon, string region, IReadOnlyDictionary<string, int> borders)
     {

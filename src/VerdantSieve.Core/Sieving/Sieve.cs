@@ -126,7 +126,7 @@ public sealed class Sieve
     private Grounds? GroundsOf(SieveQuestion question, Evidence[] evidence, double[] posterior)
     {
         if (table.Rows.Taxa < 2) return null;
-        var flat = Posterior.Of(table.Prior(Circumstances.Unknown), evidence);
+        var flat = Posterior.Of(table.EvenPrior, evidence);
         var leader = Enumerable.Range(0, table.Rows.Taxa).MaxBy(t => posterior[t]);
         var rival = Enumerable.Range(0, table.Rows.Taxa).Where(t => t != leader).MaxBy(t => flat[t]);
         var byReadings = Math.Log2(flat[leader] / flat[rival]);

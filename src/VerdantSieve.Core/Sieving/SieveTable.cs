@@ -12,6 +12,7 @@ internal sealed class SieveTable
 {
     private readonly Dictionary<string, Column> columns;
     private readonly Dictionary<ScientificName, int> rowOf;
+    private double[]? even;
     private readonly ConcurrentDictionary<(string? Region, Setting? Setting), double[]> priors = new();
 
     public SieveTable(Flora flora, SieveModel model)
@@ -56,12 +57,25 @@ internal sealed class SieveTable
     public double[] Prior(Circumstances circumstances) =>
         priors.GetOrAdd((circumstances.Region, circumstances.Setting), key => Sieving.Prior.Of(Flora, Rows, Model, key.Region, key.Setting));
 
+    /// <summary>The chance of each row where neither place nor commonness is to speak.</summary>
+    public double[] EvenPrior => even ??= Sieving.Prior.Even(Flora, Rows, Model);
+
     /// <summary>All readings as evidence.</summary>
     public Evidence[] Evidence(Reading[] readings, Occasion occasion)
     {
-        var read = readings.Select(reading => reading.Character).ToHashSet();
+        var settled = Settled(readings);
         var counted = readings.Select(reading => FormOf(reading, readings)).ToArray();
-        return [.. readings.Select((reading, i) => new Evidence(reading, WithKin(Likelihood(counted[i], read, occasion)), Model.Damping ? Damping.Weight(counted[i], counted, Flora) : 1))];
+        return [.. readings.Select((reading, i) => new Evidence(reading, WithKin(Likelihood(counted[i], settled, occasion)), Model.Damping ? Damping.Weight(counted[i], counted, Flora) : 1))];
+    }
+
+    // The characters read so that they settle what hangs on them; what is left open is implied by the reading of the character that hangs on it.
+    private HashSet<string> Settled(Reading[] readings)
+    {
+        var settled = readings.Select(reading => reading.Character).ToHashSet();
+        foreach (var reading in readings)
+            if (Flora.Character(reading.Character).OnlyIf is { } condition && readings.Any(other => other.Character == condition.CharacterId && !other.Observation.Settles(condition)))
+                settled.Remove(condition.CharacterId);
+        return settled;
     }
 
     private Likelihood WithKin(Likelihood likelihood) => new(Rows.AddKin(likelihood.Total), Rows.AddKin(likelihood.Fitting));

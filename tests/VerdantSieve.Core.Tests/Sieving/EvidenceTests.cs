@@ -45,6 +45,46 @@ public class EvidenceTests
         Assert.DoesNotContain(shrubby.NextLooks, look => look.Character.Id == "hairy-roots" && look.Worth > 0.2);
     }
 
+    private static Sieve Lobes => new MadeFlora().States("lobing", "unlobed lobed")
+        .Count("lobe-count", c => c with { OnlyIf = new Condition("lobing", ["unlobed"], true) })
+        .Taxon("Aus integer", "lobing: unlobed").Taxon("Aus lobatus", "lobing: lobed, unlobed / lobe-count: 2–5").Sieve();
+
+    [Fact]
+    public void A_count_of_lobes_says_that_there_are_lobes_where_the_observer_left_that_open()
+    {
+        var three = new Reading("lobe-count", new Counted(3, 3), Certainty.Fair);
+        var open = new Reading("lobing", new StatesSeen(["unlobed", "lobed"], StateMode.Either), Certainty.Fair);
+        var counted = Lobes.Ask(three);
+        Assert.True(counted.Of("Aus lobatus") > 5 * counted.Of("Aus integer"));
+        var both = Lobes.Ask(open, three);
+        Assert.InRange(both.Of("Aus lobatus") / both.Of("Aus integer"), 5, double.MaxValue);
+    }
+
+    [Fact]
+    public void What_was_settled_pays_for_itself_once()
+    {
+        var settled = Lobes.Ask(Is("lobing", "lobed")).Of("Aus integer");
+        Assert.InRange(Lobes.Ask(Is("lobing", "lobed"), new Reading("lobe-count", new Counted(3, 3), Certainty.Fair)).Of("Aus integer"), settled / 3, settled);
+    }
+
+    [Fact]
+    public void Where_no_place_is_named_a_kind_of_many_countries_is_likelier_than_one_of_few_and_less_so_than_where_it_grows()
+    {
+        var sieve = new MadeFlora().States("bark", "grey red")
+            .Taxon("Aus latus", "bark: grey", t => t with { Distribution = new Distribution(["ORE", "WAS", "IDA", "CAL"], []) })
+            .Taxon("Aus angustus", "bark: grey", t => t with { Distribution = new Distribution(["FLA"], []) }).Sieve();
+        double Odds(Circumstances where) => sieve.Ask(where).Of("Aus latus") / sieve.Ask(where).Of("Aus angustus");
+        Assert.InRange(Odds(Circumstances.Unknown), 1.5, Odds(new Circumstances { Region = "ORE" }));
+    }
+
+    [Fact]
+    public void A_flora_without_ranges_weighs_all_kinds_alike()
+    {
+        var sieve = new MadeFlora().States("bark", "grey red").Taxon("Aus primus", "bark: grey", t => t with { Distribution = new Distribution([], []) })
+            .Taxon("Aus alter", "bark: red", t => t with { Distribution = new Distribution([], []) }).Sieve();
+        Assert.Equal(sieve.Ask().Of("Aus primus"), sieve.Ask().Of("Aus alter"), 12);
+    }
+
     private static MadeFlora Sizes => new MadeFlora().Measure("length").Taxon("Aus small", "length: (2–)3–5(–6) cm").Taxon("Aus large", "length: (6–)8–12(–15) cm");
 
     [Fact]

@@ -20,7 +20,8 @@ internal sealed class MadeFlora
     public MadeFlora Measure(string id, Func<MeasureCharacter, MeasureCharacter>? with = null) =>
         Add((with ?? (c => c))(new MeasureCharacter(id, MeasureUnit.Centimetre) { Part = "leaf-size", Label = id, Question = "?", Phrase = id + " {}", Order = characters.Count }));
 
-    public MadeFlora Count(string id) => Add(new CountCharacter(id) { Part = "lobes", Label = id, Question = "?", Phrase = id + " {}", Order = characters.Count });
+    public MadeFlora Count(string id, Func<CountCharacter, CountCharacter>? with = null) =>
+        Add((with ?? (c => c))(new CountCharacter(id) { Part = "lobes", Label = id, Question = "?", Phrase = id + " {}", Order = characters.Count }));
 
     public MadeFlora Presence(string id, Func<PresenceCharacter, PresenceCharacter>? with = null) =>
         Add((with ?? (c => c))(new PresenceCharacter(id) { Part = "twig", Label = id, Question = "?", Phrase = id, Order = characters.Count }));
