@@ -27,7 +27,7 @@ internal static class Exchange
             await using var database = new SieveContext(options.Options);
             var library = new FloraLibrary(database);
             var clock = Stopwatch.StartNew();
-            await library.Keep(reading!.Flora!);
+            await library.Keep(reading!.Flora!, replace: true);
             keep = clock.Elapsed.TotalSeconds;
             await library.Remove(flora.About.Id);
         }

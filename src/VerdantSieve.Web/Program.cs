@@ -52,10 +52,10 @@ builder.Services.AddScoped<FloraLoader>();
 builder.Services.AddScoped<FloraLibrary>();
 builder.Services.AddSingleton<FloraImports>();
 builder.Services.AddSingleton(new FloraFolder(Path.Combine(floras, "temperate-trees")));
-var shelf = new FloraShelf(flora);
-shelf.WarmUp();
-shelf.StartReport();
-builder.Services.AddSingleton(shelf);
+var shipped = new OpenFlora(flora);
+shipped.WarmUp();
+shipped.StartReport();
+builder.Services.AddSingleton(services => new FloraShelf(shipped, services.GetRequiredService<IServiceScopeFactory>()));
 builder.Services.AddIdentity<Curator, IdentityRole>(options =>
 {
     (options.Password.RequiredLength, options.Password.RequireNonAlphanumeric, options.Password.RequireUppercase) = (12, false, false);
@@ -101,7 +101,7 @@ app.MapGet("/desk/floras/{id}/lost", (FloraLibrary library, string id) => Verdan
 foreach (var format in new[] { "package", "template", "nexus", "sdd" })
     app.MapGet($"/desk/floras/{{id}}/{format}", (FloraLibrary library, string id) => VerdantSieve.Web.Pages.Desk.FlorasModel.File(library, id, format)).ExcludeFromDescription();
 app.MapGet("/desk/file/{slug}", (FloraShelf shelf, string slug) => VerdantSieve.Web.Pages.Desk.IndexModel.File(shelf, slug)).ExcludeFromDescription();
-app.MapDrawings(shelf);
+app.MapDrawings();
 app.MapSieveApi();
 app.MapOpenApi("/openapi/{documentName}.json");
 app.MapHealthChecks("/health");

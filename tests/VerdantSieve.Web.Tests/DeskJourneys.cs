@@ -175,8 +175,15 @@ public class DeskJourneys(Application application)
         var file = Path.Combine(Path.GetTempPath(), $"beeches-{Guid.NewGuid():N}.zip");
         await File.WriteAllBytesAsync(file, package, TestContext.Current.CancellationToken);
         browser.Click("form[action$='id=test-beeches'] button");
-        browser.Await(() => !browser.Text("main table").Contains("test-beeches"), "it was not removed");
+        browser.Await(() => !browser.Text("main table").Contains("test-beeches"), "it was not taken off the list");
+        browser.Click("form[action$='handler=PutBack&id=test-beeches'] button");
+        browser.Await(() => browser.Text("main table").Contains("test-beeches"), "it was not put back");
         browser.Find("input[type=file]").SendKeys(file);
+        browser.Click("form[action$='handler=Import'] .button");
+        browser.Await(() => browser.Has(".import .problem"), "it took the place of another without a word");
+        Assert.Contains("say that it takes its place", browser.Text(".import"));
+        browser.Find("input[type=file]").SendKeys(file);
+        browser.Click("input[name=replace]");
         browser.Click("form[action$='handler=Import'] .button");
         browser.Await(() => browser.Has(".import .notice"), "it was not brought in");
         Assert.Contains("Kept as “test-beeches”: 6 kinds", browser.Text(".import"));
@@ -200,6 +207,67 @@ public class DeskJourneys(Application application)
             browser.Click($"form[action$='id={id}'] button");
             browser.Await(() => !browser.Text("main table").Contains(id), $"{id} was not removed");
         }
+    }
+
+    [Fact]
+    public async Task An_own_flora_is_browsed_keyed_with_and_mended_and_its_looks_outlive_it()
+    {
+        using var browser = application.Open();
+        browser.Go("/desk/sign-in?back=/desk/floras");
+        SignIn(browser, "ewan");
+        browser.Await(() => browser.Has("form[action$='handler=Make']"), "a keeper can’t make a flora");
+        foreach (var (field, value) in new[] { ("id", "test-oaks"), ("title", "Oaks of the Lantern Hills"), ("genera", "Quercus") })
+            browser.Find($"form[action$='handler=Make'] input[name={field}]").SendKeys(value);
+        browser.Click("form[action$='handler=Make'] .button");
+        browser.Await(() => browser.Text("main table").Contains("test-oaks"), "it was not made");
+
+        // Its kinds, and no others, with addresses that can be shared.
+        browser.Click("a[href='/plants?flora=test-oaks']");
+        browser.Await(() => browser.At == "/plants?flora=test-oaks", "its kinds can’t be browsed");
+        Assert.Contains("Oaks of the Lantern Hills: 43 kinds", browser.Text(".sentence"));
+        browser.Go("/plants?flora=test-oaks&find=Acer");
+        Assert.Contains("No plant here goes by “Acer”", browser.Text("main"));
+        Assert.Equal(HttpStatusCode.NotFound, (await application.Http.GetAsync("/plant/acer-rubrum?flora=test-oaks", TestContext.Current.CancellationToken)).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await application.Http.GetAsync("/plants?flora=test-nothing", TestContext.Current.CancellationToken)).StatusCode);
+
+        // Mended: in its own edition, and not in the shipped flora.
+        browser.Go("/desk/taxon/quercus-alba?character=blade-length&flora=test-oaks");
+        Set(browser, "most", "33.5");
+        browser.Click(".entry-form .button");
+        browser.Await(() => browser.Has(".effect"), "no effect is shown");
+        browser.Find("input[name=why]").SendKeys("a sapling by the mill");
+        browser.Click(".keep .button");
+        browser.Await(() => browser.At.StartsWith("/desk/history") && browser.At.Contains("flora=test-oaks"), "it was not kept");
+        Assert.Contains("The flora is at edition 2", browser.Text("main"));
+        browser.Go("/plant/quercus-alba?flora=test-oaks");
+        Assert.Contains("33.5", browser.Text("main"));
+        browser.Go("/plant/quercus-alba");
+        Assert.DoesNotContain("33.5", browser.Text("main"));
+
+        // Keyed with: every page of the look stays within it.
+        browser.Go("/?flora=test-oaks");
+        Assert.Equal("test-oaks", new SelectElement(browser.Find("select[name=Flora]")).SelectedOption.GetAttribute("value"));
+        browser.Click("form.where .button");
+        browser.Await(() => browser.At.StartsWith("/look/"), "no look was started");
+        var look = browser.At;
+        Assert.Contains("by Oaks of the Lantern Hills", browser.Text(".circumstances"));
+        browser.Go(look + "?ask=lobe-tip");
+        browser.Click(".question .state");
+        browser.Await(() => browser.Text(".pan").Contains("Quercus alba"), "no oak in the pan");
+        browser.Click(".grains a");
+        browser.Await(() => browser.Has("a[href$='?flora=test-oaks']"), "the way to the kind leads out of the flora");
+
+        var list = await application.Http.GetStringAsync("/api/v1/floras", TestContext.Current.CancellationToken);
+        Assert.Contains("\"test-oaks\"", list);
+        using var asked = await application.Http.PostAsync("/api/v1/sieve", new StringContent("""{"flora":"test-oaks","readings":[{"character":"lobe-tip","states":["rounded"]}]}""", System.Text.Encoding.UTF8, "application/json"), TestContext.Current.CancellationToken);
+        Assert.DoesNotContain("Acer", await asked.Content.ReadAsStringAsync(TestContext.Current.CancellationToken));
+
+        // Taken off the list, it can’t be chosen, but the look made with it can be opened.
+        browser.Go("/desk/floras");
+        browser.Click("form[action$='handler=Remove&id=test-oaks'] button");
+        browser.Await(() => !browser.Text("main table").Contains("test-oaks"), "it was not taken off the list");
+        browser.Go(look);
+        Assert.Contains("Quercus", browser.Text(".pan"));
     }
 
     internal static void SignIn(Browser browser, string name)

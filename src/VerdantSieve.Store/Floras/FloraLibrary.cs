@@ -7,26 +7,35 @@ using VerdantSieve.Core.Formats;
 namespace VerdantSieve.Store.Floras;
 
 /// <summary>A flora as a list shows it.</summary>
-public sealed record FloraEntry(string Id, string Title, int Edition, int Taxa, bool IsOwn, DateTimeOffset Loaded);
+public sealed record FloraEntry(string Id, string Title, int Edition, int Taxa, int Characters, bool IsOwn, DateTimeOffset Loaded);
 
 /// <summary>All floras there are: the shipped one, and those made or imported here.</summary>
 public sealed class FloraLibrary(SieveContext database)
 {
     /// <summary>The floras, the shipped one first.</summary>
-    public async Task<IReadOnlyList<FloraEntry>> List() =>
-        await database.Floras.AsNoTracking().OrderBy(flora => flora.IsOwn).ThenBy(flora => flora.Title)
-            .Select(flora => new FloraEntry(flora.Id, flora.Title, flora.Edition, database.Taxa.Count(taxon => taxon.FloraId == flora.Id), flora.IsOwn, flora.Loaded)).ToListAsync();
+    /// <param name="removed">Those that were taken off the list instead.</param>
+    public async Task<IReadOnlyList<FloraEntry>> List(bool removed = false) =>
+        await database.Floras.AsNoTracking().Where(flora => flora.Removed != null == removed).OrderBy(flora => flora.IsOwn).ThenBy(flora => flora.Title)
+            .Select(flora => new FloraEntry(flora.Id, flora.Title, flora.Edition, database.Taxa.Count(taxon => taxon.FloraId == flora.Id),
+                database.Characters.Count(character => character.FloraId == flora.Id), flora.IsOwn, flora.Loaded)).ToListAsync();
 
     /// <summary>Reads a flora; null where there is none of this id.</summary>
     public async Task<Flora?> Read(string id) =>
         await database.Floras.AsNoTracking().SingleOrDefaultAsync(flora => flora.Id == id) is { } row ? await new FloraLoader(database).FromDatabase(row) : null;
 
-    /// <summary>Keeps a flora as one’s own: all of it or, where anything goes wrong, nothing. An own flora of the same id is replaced.</summary>
+    /// <summary>Keeps a flora as one’s own: all of it or, where anything goes wrong, nothing.</summary>
+    /// <param name="flora">The flora.</param>
+    /// <param name="replace">Whether it takes the place of an own flora of the same id.</param>
+    /// <param name="cancel">Stops it; nothing is kept then.</param>
     /// <returns>What stands in the way; null where it is kept.</returns>
-    public async Task<string?> Keep(Flora flora, CancellationToken cancel = default)
+    public async Task<string?> Keep(Flora flora, bool replace = false, CancellationToken cancel = default)
     {
         var id = flora.About.Id;
-        if (await database.Floras.AsNoTracking().AnyAsync(row => row.Id == id && !row.IsOwn, cancel)) return $"“{id}” is the id of the shipped flora; give this one another.";
+        if (await database.Floras.AsNoTracking().SingleOrDefaultAsync(row => row.Id == id, cancel) is { } there)
+        {
+            if (!there.IsOwn) return $"“{id}” is the id of the shipped flora; give this one another.";
+            if (!replace) return $"“{id}” is the id of {(there.Removed is null ? "an own flora" : "an own flora that was taken off the list")} already; give this one another, or say that it takes its place.";
+        }
         await using var transaction = await database.Database.BeginTransactionAsync(cancel);
         await Delete(database, id, cancel);
         database.Floras.Add(FloraMapping.Row(flora.About, $"own {Guid.NewGuid():N}", isOwn: true));
@@ -40,15 +49,10 @@ public sealed class FloraLibrary(SieveContext database)
         return null;
     }
 
-    /// <summary>Removes an own flora.</summary>
-    public async Task<bool> Remove(string id)
-    {
-        await using var transaction = await database.Database.BeginTransactionAsync();
-        if (!await database.Floras.AnyAsync(row => row.Id == id && row.IsOwn)) return false;
-        await Delete(database, id);
-        await transaction.CommitAsync();
-        return true;
-    }
+    /// <summary>Takes an own flora off the list, or puts it back. Looks made with it can be opened all the same.</summary>
+    /// <returns>Whether there is such a flora.</returns>
+    public async Task<bool> Remove(string id, bool removed = true) =>
+        await database.Floras.Where(row => row.Id == id && row.IsOwn).ExecuteUpdateAsync(set => set.SetProperty(row => row.Removed, removed ? DateTimeOffset.UtcNow : null)) > 0;
 
     /// <summary>Deletes a flora with all that hangs on it. From the scores upwards, one statement a table: left to the database it would look for the
     /// scores of each taxon and of each character one by one.</summary>

@@ -19,6 +19,9 @@ public sealed class FloraRow
 
     /// <summary>Whether it was made or imported at the desk, and so has no files.</summary>
     public bool IsOwn { get; init; }
+
+    /// <summary>Set when taken off the list; a flora taken off can be put back, and looks made with it can still be opened.</summary>
+    public DateTimeOffset? Removed { get; set; }
 }
 
 /// <summary>A character of a flora.</summary>

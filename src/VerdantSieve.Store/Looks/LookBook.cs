@@ -6,9 +6,10 @@ using Microsoft.EntityFrameworkCore;
 namespace VerdantSieve.Store.Looks;
 
 /// <summary>A look as a page needs it.</summary>
+/// <param name="FloraId">The flora it was made with.</param>
 /// <param name="Undoes">What undo would take back; null where there is nothing.</param>
 /// <param name="Redoes">What redo would do again; null where there is nothing.</param>
-public sealed record Look(string Id, LookContent Content, string? Undoes, string? Redoes, bool IsDiscarded);
+public sealed record Look(string Id, string FloraId, LookContent Content, string? Undoes, string? Redoes, bool IsDiscarded);
 
 /// <summary>A look as the notebook lists it.</summary>
 public sealed record LookEntry(string Id, string Place, string Observer, DateOnly? Date, int Readings, string? Name, string? Rank, double? Probability, DateTimeOffset Changed);
@@ -45,8 +46,11 @@ public sealed class LookBook(SieveContext database)
         database.Looks.Add(row);
         database.LookSteps.Add(Step(row.Id, 0, done, content, now));
         await database.SaveChangesAsync();
-        return new Look(row.Id, content, null, null, false);
+        return new Look(row.Id, floraId, content, null, null, false);
     }
+
+    /// <summary>The flora a look was made with, or null where there is no such look.</summary>
+    public async Task<string?> FloraOf(string id) => await database.Looks.AsNoTracking().Where(look => look.Id == id).Select(look => look.FloraId).SingleOrDefaultAsync();
 
     /// <summary>Finds a look, or null.</summary>
     public async Task<Look?> Find(string id)
@@ -58,7 +62,7 @@ public sealed class LookBook(SieveContext database)
             else next = step;
         }
         return here is null ? null
-            : new Look(id, Read(here.Content), here.Number == 0 ? null : here.Done, next?.Done, here.Look.Discarded is not null);
+            : new Look(id, here.Look.FloraId, Read(here.Content), here.Number == 0 ? null : here.Done, next?.Done, here.Look.Discarded is not null);
     }
 
     /// <summary>Changes a look; what was undone before is forgotten.</summary>
@@ -79,7 +83,7 @@ public sealed class LookBook(SieveContext database)
         await database.SaveChangesAsync();
         await transaction.CommitAsync();
         database.ChangeTracker.Clear();
-        return new Look(id, after, done, null, row.Discarded is not null);
+        return new Look(id, row.FloraId, after, done, null, row.Discarded is not null);
     }
 
     /// <summary>Takes back the last change, or does it again.</summary>
@@ -102,8 +106,11 @@ public sealed class LookBook(SieveContext database)
             .ExecuteUpdateAsync(set => set.SetProperty(look => look.Discarded, discarded ? DateTimeOffset.UtcNow : null)) > 0;
 
     /// <summary>The looks that are kept, newest first.</summary>
-    public async Task<IReadOnlyList<LookEntry>> List(int skip = 0, int take = 200) =>
-        await database.Looks.AsNoTracking().Where(look => look.Discarded == null)
+    /// <param name="flora">Only those made with this flora; null for all.</param>
+    /// <param name="skip">How many to leave out.</param>
+    /// <param name="take">How many at most.</param>
+    public async Task<IReadOnlyList<LookEntry>> List(string? flora = null, int skip = 0, int take = 200) =>
+        await database.Looks.AsNoTracking().Where(look => look.Discarded == null && (flora == null || look.FloraId == flora))
             .OrderByDescending(look => look.Date).ThenByDescending(look => look.Changed).ThenBy(look => look.Id).Skip(skip).Take(take)
             .Select(look => new LookEntry(look.Id, look.Place, look.Observer, look.Date, look.Readings, look.DeterminationName,
                 look.DeterminationRank, look.DeterminationProbability, look.Changed))

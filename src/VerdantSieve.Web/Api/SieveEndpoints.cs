@@ -8,6 +8,7 @@ using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Formats;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Core.Sieving;
+using VerdantSieve.Store.Floras;
 
 namespace VerdantSieve.Web.Api;
 
@@ -42,9 +43,9 @@ public static class SieveEndpoints
     {
         var (request, trouble) = await Read<SieveRequest>(http, json.Value.SerializerOptions);
         if (request is null) return trouble!;
-        if (WrongFlora(request.Flora, shelf) is { } noFlora) return noFlora;
-        if (Question(request, shelf.Flora, out var question) is { } problem) return Bad(problem);
-        return Results.Ok(Body(shelf.Sieve.Ask(question), request.All));
+        if (await shelf.Take(request.Flora) is not { } open) return WrongFlora(request.Flora, shelf);
+        if (Question(request, open.Flora, out var question) is { } problem) return Bad(problem);
+        return Results.Ok(Body(open.Sieve.Ask(question), request.All));
     }
 
     private static FieldProblem? Question(SieveRequest request, Flora flora, out SieveQuestion question)
@@ -119,43 +120,41 @@ public static class SieveEndpoints
     {
         var (request, trouble) = await Read<TellApartRequest>(http, json.Value.SerializerOptions);
         if (request is null) return trouble!;
-        if (WrongFlora(request.Flora, shelf) is { } noFlora) return noFlora;
+        if (await shelf.Take(request.Flora) is not { } open) return WrongFlora(request.Flora, shelf);
         if (Day(request.Date, out var date) is { } wrongDate) return Bad(wrongDate);
         var taxa = new List<Taxon>();
         foreach (var name in request.Taxa ?? [])
         {
-            if (name is null || shelf.Flora.FindTaxon(name) is not { } taxon)
+            if (name is null || open.Flora.FindTaxon(name) is not { } taxon)
                 return Bad(new FieldProblem("taxa", name, "It must be the name, without author, of a taxon of this flora, or a synonym."));
             if (!taxa.Contains(taxon)) taxa.Add(taxon);
         }
         if (taxa.Count is < 2 or > 8) return Bad(new FieldProblem("taxa", $"{taxa.Count} different", "Name 2 to 8 taxa."));
-        var separations = shelf.Sieve.TellApart(taxa, new Circumstances { Date = date });
+        var separations = open.Sieve.TellApart(taxa, new Circumstances { Date = date });
         return Results.Ok(separations.Where(s => s.Bits > 0).Select(s => new SeparationAnswer(s.Character.Id, s.Bits, s.Character.Effort,
             taxa.Select((taxon, i) => (taxon.Name.Text, Score: s.Scores[i] is { } score ? ScoreNotation.Format(score, s.Character) : s.Applies[i] ? null : "does not apply"))
                 .ToDictionary(pair => pair.Text, pair => pair.Score))));
     }
 
-    private static Ok<FloraAnswer[]> Floras(FloraShelf shelf) => TypedResults.Ok(new[]
-    {
-        new FloraAnswer(shelf.Flora.About.Id, shelf.Flora.About.Title, shelf.Flora.About.Edition, shelf.Flora.Taxa.Count, shelf.Flora.Characters.Count)
-    });
+    private static async Task<Ok<FloraAnswer[]>> Floras(FloraLibrary library) =>
+        TypedResults.Ok((await library.List()).Select(flora => new FloraAnswer(flora.Id, flora.Title, flora.Edition, flora.Taxa, flora.Characters)).ToArray());
 
-    private static IResult Characters(string id, FloraShelf shelf) => NoFlora(id, shelf) ?? Results.Ok(shelf.Flora.Characters.Select(character =>
+    private static async Task<IResult> Characters(string id, FloraShelf shelf) => await shelf.Take(id) is not { Flora: var flora } ? NoFlora(id, shelf) : Results.Ok(flora.Characters.Select(character =>
         new CharacterAnswer(character.Id, character.Part, Kind(character), character.Label, character.Question, Unit(character), character.OnlyIf?.ToString(), character.Contact, character.Effort,
             (character as StateCharacter)?.Variety, (character as StateCharacter)?.States.Select(state => new StateAnswer(state.Id, state.Label, state.Meaning)).ToArray())));
 
-    private static IResult Taxa(string id, FloraShelf shelf) => NoFlora(id, shelf) ?? Results.Ok(shelf.Flora.Taxa.Select(taxon =>
+    private static async Task<IResult> Taxa(string id, FloraShelf shelf) => await shelf.Take(id) is not { Flora: var flora } ? NoFlora(id, shelf) : Results.Ok(flora.Taxa.Select(taxon =>
         new TaxonAnswer(taxon.Name.Text, Word(taxon.Rank), taxon.Family, taxon.CommonNames, taxon.Synonyms, new RangeAnswer(taxon.Distribution.Native, taxon.Distribution.Introduced))));
 
-    private static IResult OneTaxon(string id, string name, FloraShelf shelf)
+    private static async Task<IResult> OneTaxon(string id, string name, FloraShelf shelf)
     {
-        if (NoFlora(id, shelf) is { } noFlora) return noFlora;
-        if (shelf.Flora.FindTaxon(name) is not { } taxon)
+        if (await shelf.Take(id) is not { Flora: var flora }) return NoFlora(id, shelf);
+        if (flora.FindTaxon(name) is not { } taxon)
             return Results.Problem(statusCode: 404, title: "No such taxon", detail: $"“{name}” is neither a name nor a synonym in this flora.");
         return Results.Ok(new TaxonDetail(taxon.Name.Text, Word(taxon.Rank), taxon.Authority, taxon.Family, taxon.Group, taxon.CommonNames, taxon.Synonyms,
             new RangeAnswer(taxon.Distribution.Native, taxon.Distribution.Introduced), [.. taxon.Settings.Select(setting => Word(setting))], Word(taxon.Abundance),
             [.. taxon.Hazards.Select(hazard => new HazardNote(Kebab(hazard.Kind), hazard.Caution))], taxon.Doubles.ToDictionary(d => d.Name, d => d.Mark), taxon.Remember, taxon.Provenance,
-            shelf.Flora.Characters.Where(c => taxon.Scores.ContainsKey(c.Id)).ToDictionary(c => c.Id, c => ScoreNotation.Format(taxon.Scores[c.Id], c))));
+            flora.Characters.Where(c => taxon.Scores.ContainsKey(c.Id)).ToDictionary(c => c.Id, c => ScoreNotation.Format(taxon.Scores[c.Id], c))));
     }
 
     private static async Task<(T?, IResult?)> Read<T>(HttpRequest http, JsonSerializerOptions options) where T : class
@@ -186,11 +185,11 @@ public static class SieveEndpoints
     private static IResult Bad(FieldProblem problem) => Results.Problem(statusCode: 400, title: "The request can’t be used", detail: problem.Sentence,
         extensions: new Dictionary<string, object?> { ["field"] = problem.Field, ["value"] = problem.Value, ["allowed"] = problem.Allowed });
 
-    private static IResult? WrongFlora(string? id, FloraShelf shelf) => id is null || id == shelf.Flora.About.Id ? null
-        : Bad(new FieldProblem("flora", id, $"It must be {shelf.Flora.About.Id}."));
+    private static IResult WrongFlora(string? id, FloraShelf shelf) =>
+        Bad(new FieldProblem("flora", id, $"It must be {shelf.Shipped.Flora.About.Id}, or an own flora that /api/v1/floras lists."));
 
-    private static IResult? NoFlora(string id, FloraShelf shelf) => id == shelf.Flora.About.Id ? null
-        : Results.Problem(statusCode: 404, title: "No such flora", detail: $"“{id}” is not a flora served here; there is {shelf.Flora.About.Id}.");
+    private static IResult NoFlora(string id, FloraShelf shelf) =>
+        Results.Problem(statusCode: 404, title: "No such flora", detail: $"“{id}” is not a flora served here; there is {shelf.Shipped.Flora.About.Id}, and the own floras that /api/v1/floras lists.");
 
     private static FieldProblem? Day(string? text, out LocalDate? date)
     {

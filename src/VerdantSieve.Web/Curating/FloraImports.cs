@@ -56,7 +56,7 @@ public sealed class FloraImport
 }
 
 /// <summary>Reads floras that were sent, beside all else, one after another.</summary>
-public sealed class FloraImports(IServiceScopeFactory scopes)
+public sealed class FloraImports(IServiceScopeFactory scopes, FloraShelf shelf)
 {
     /// <summary>The most that may be sent, in bytes.</summary>
     public const long Largest = 64L * 1024 * 1024;
@@ -72,16 +72,17 @@ public sealed class FloraImports(IServiceScopeFactory scopes)
     /// <param name="path">A file of its own, removed when it has been read.</param>
     /// <param name="name">What it was called where it came from.</param>
     /// <param name="floraId">The id for a flora whose format names none.</param>
-    public FloraImport Begin(string path, string name, string floraId)
+    /// <param name="replace">Whether it takes the place of an own flora of the same id.</param>
+    public FloraImport Begin(string path, string name, string floraId, bool replace)
     {
         foreach (var old in imports.Values.Where(import => import.IsOver).Take(Math.Max(0, imports.Count - Kept))) imports.TryRemove(old.Id, out _);
         var import = new FloraImport { Id = RandomNumberGenerator.GetHexString(12, lowercase: true), File = name };
         imports[import.Id] = import;
-        _ = Task.Run(() => Run(import, path, floraId));
+        _ = Task.Run(() => Run(import, path, floraId, replace));
         return import;
     }
 
-    private async Task Run(FloraImport import, string path, string floraId)
+    private async Task Run(FloraImport import, string path, string floraId, bool replace)
     {
         await one.WaitAsync();
         try
@@ -94,7 +95,8 @@ public sealed class FloraImports(IServiceScopeFactory scopes)
             }
             (import.Stage, import.Taxa, import.Flora) = (ImportStage.Keeping, flora.Taxa.Count, flora.About.Id);
             await using var scope = scopes.CreateAsyncScope();
-            var problem = await scope.ServiceProvider.GetRequiredService<FloraLibrary>().Keep(flora, import.Stop.Token);
+            var problem = await scope.ServiceProvider.GetRequiredService<FloraLibrary>().Keep(flora, replace, import.Stop.Token);
+            shelf.Close(flora.About.Id);
             if (problem is not null) import.Faults = [new Fault(import.File, 1, problem)];
             import.Stage = problem is null ? ImportStage.Done : ImportStage.Refused;
         }

@@ -19,13 +19,16 @@ public static class DrawingEndpoints
     public static string OfTaxon(Taxon taxon) => $"/drawings/taxon/{taxon.Name.Slug}.svg#d";
 
     /// <summary>Adds the addresses.</summary>
-    public static void MapDrawings(this IEndpointRouteBuilder routes, FloraShelf shelf)
+    public static void MapDrawings(this IEndpointRouteBuilder routes)
     {
-        routes.MapGet("/drawings/state/{character}/{state}.svg", (string character, string state, HttpContext context) =>
+        routes.MapGet("/drawings/state/{character}/{state}.svg", (string character, string state, FloraShelf shelf, HttpContext context) =>
             Send(context, $"s/{character}/{state}", () =>
-                shelf.Flora.FindCharacter(character) is StateCharacter states && states.IndexOf(state) >= 0 ? StateDrawings.Of(character, state) : null)).ExcludeFromDescription();
-        routes.MapGet("/drawings/taxon/{slug}.svg", (string slug, HttpContext context) =>
-            Send(context, $"t/{slug}/{shelf.Flora.About.Edition}", () => shelf.FindBySlug(slug) is { } taxon ? ShootDrawing.Likeness(LeafForm.Of(taxon)) : null)).ExcludeFromDescription();
+                shelf.Shipped.Flora.FindCharacter(character) is StateCharacter states && states.IndexOf(state) >= 0 ? StateDrawings.Of(character, state) : null)).ExcludeFromDescription();
+        routes.MapGet("/drawings/taxon/{slug}.svg", async (string slug, string? flora, FloraShelf shelf, HttpContext context) =>
+        {
+            if (await shelf.Take(flora) is not { } open || open.FindBySlug(slug) is not { } taxon) return Results.NotFound();
+            return File(context, open.Likeness(taxon, one => Encoding.UTF8.GetBytes(SvgPen.File(ShootDrawing.Likeness(LeafForm.Of(one))))));
+        }).ExcludeFromDescription();
         routes.MapGet("/drawings/leaf-or-leaflet.svg", (HttpContext context) => Send(context, "leaf-or-leaflet", Guides.LeafOrLeaflet)).ExcludeFromDescription();
     }
 
@@ -37,7 +40,12 @@ public static class DrawingEndpoints
             if (draw() is not { } drawing) return Results.NotFound();
             Drawn[key] = file = Encoding.UTF8.GetBytes(SvgPen.File(drawing));
         }
+        return File(context, file!);
+    }
+
+    private static IResult File(HttpContext context, byte[] file)
+    {
         context.Response.Headers.CacheControl = "public, max-age=86400";
-        return Results.Bytes(file!, "image/svg+xml", entityTag: new($"\"{Convert.ToHexStringLower(SHA256.HashData(file!))[..16]}\""));
+        return Results.Bytes(file, "image/svg+xml", entityTag: new($"\"{Convert.ToHexStringLower(SHA256.HashData(file))[..16]}\""));
     }
 }

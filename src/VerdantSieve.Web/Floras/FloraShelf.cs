@@ -1,104 +1,48 @@
 using System.Collections.Concurrent;
-using System.Collections.Frozen;
-using VerdantSieve.Core.Botany;
-using VerdantSieve.Core.Curating;
-using VerdantSieve.Core.Sieving;
+using VerdantSieve.Store.Floras;
 
 namespace VerdantSieve.Web;
 
-/// <summary>The flora in use, made ready for sieving once, and again when a curator changes it. A request that took the flora before a change
-/// goes on with it to its end.</summary>
-public sealed class FloraShelf(Flora flora)
+/// <summary>All floras: the shipped one, always open, and own ones, opened when first asked for.</summary>
+public sealed class FloraShelf(OpenFlora shipped, IServiceScopeFactory scopes)
 {
-    private volatile FloraInUse now = new(flora);
+    /// <summary>The most own floras that stay open; the one not asked for longest is closed for another.</summary>
+    public const int MostOpen = 4;
 
-    /// <summary>The flora.</summary>
-    public Flora Flora => now.Sieve.Flora;
+    private readonly ConcurrentDictionary<string, Opening> openings = new();
+    private long asked;
 
-    /// <summary>The key over it.</summary>
-    public Sieve Sieve => now.Sieve;
+    /// <summary>The flora that is used where none is named.</summary>
+    public OpenFlora Shipped => shipped;
 
-    /// <summary>What it lacks; null until that has been worked out.</summary>
-    public FloraReport? ReportIfReady => now.Report is { IsCompletedSuccessfully: true } report ? report.Result : null;
-
-    /// <summary>Puts a changed flora in the place of the one in use.</summary>
-    public void Replace(Flora changed)
+    /// <summary>The flora of this id, the shipped one where none is named; null where there is no such flora.</summary>
+    public async ValueTask<OpenFlora?> Take(string? id)
     {
-        now = new FloraInUse(changed);
-        StartReport();
-    }
-
-    /// <summary>Works out, beside all else, what the flora in use lacks.</summary>
-    public void StartReport()
-    {
-        var use = now;
-        use.Report = Task.Run(() => FloraReport.Of(use.Sieve));
-    }
-
-    /// <summary>The taxon of an address, or null.</summary>
-    public Taxon? FindBySlug(string? slug) => slug is null ? null : now.BySlug.GetValueOrDefault(slug.ToLowerInvariant());
-
-    /// <summary>The few taxa most like this one. Worked out once for each.</summary>
-    public IReadOnlyList<Taxon> MostLike(Taxon taxon) => now.MostLike.GetOrAdd(taxon.Name, static (_, given) => [.. given.now.Likeness.Nearest(given.taxon).Take(4).Select(pair => pair.Taxon)], (now, taxon));
-
-    /// <summary>The characters by part of the plant, in the order of the work.</summary>
-    public IReadOnlyList<(string Part, IReadOnlyList<Character> Characters)> Parts => now.Parts;
-
-    /// <summary>Maps a value of a range to hundredths of the span that the whole flora takes up, by its logarithm; null where it takes up none.</summary>
-    public Func<double, double>? Scale(Character character) => now.Scales.GetValueOrDefault(character.Id);
-
-    /// <summary>Taxa that go by the words, the nearest names first; where none does, those whose names are spelt nearly so.</summary>
-    public IReadOnlyList<Taxon> FindTaxa(string words) => now.Names.Find(words).Taxa;
-
-    /// <summary>As above, with whether all of them are only spelt nearly so.</summary>
-    public (IReadOnlyList<Taxon> Taxa, bool Misspelt) FindTaxaOrNear(string words) => now.Names.Find(words);
-
-    /// <summary>Characters whose label, question or states hold the words.</summary>
-    public IEnumerable<Character> FindCharacters(string words) => Flora.Characters.Where(character => Holds(words, character.Label)
-        || Holds(words, character.Question) || (character is StateCharacter states && states.States.Any(state => Holds(words, state.Label) || Holds(words, state.Id))));
-
-    /// <summary>Asks what looks often ask, so that the first person need not wait for code to be compiled.</summary>
-    public void WarmUp()
-    {
-        var plant = new Random(1);
-        var recovery = new Core.Simulating.Recovery(Sieve, Flora);
-        foreach (var taxon in Flora.Taxa.Take(WarmingLooks)) recovery.Look(taxon, 8, 0.1, 0.1, Core.Simulating.Strategy.NextLook, plant);
-    }
-
-    private const int WarmingLooks = 12;
-
-    private static bool Holds(string words, string text) =>
-        words.Split(' ', StringSplitOptions.RemoveEmptyEntries).All(word => text.Contains(word, StringComparison.OrdinalIgnoreCase));
-
-    // All that is worked out from one form of the flora.
-    private sealed class FloraInUse
-    {
-        public FloraInUse(Flora flora)
+        if (string.IsNullOrEmpty(id) || id == shipped.Flora.About.Id) return shipped;
+        var opening = openings.GetOrAdd(id, _ => new Opening(new Lazy<Task<OpenFlora?>>(() => Open(id))));
+        opening.LastAsked = Interlocked.Increment(ref asked);
+        OpenFlora? flora = null;
+        try { flora = await opening.Flora.Value; }
+        finally
         {
-            Sieve = new Sieve(flora);
-            BySlug = flora.Taxa.ToFrozenDictionary(taxon => taxon.Name.Slug);
-            Likeness = new Likeness(flora);
-            Names = new NameIndex(flora);
-            Parts = [.. flora.Characters.GroupBy(character => character.Part).Select(group => (group.Key, (IReadOnlyList<Character>)[.. group]))];
-            Scales = flora.Characters.Select(character => (character.Id, Scale: ScaleOf(flora, character))).Where(pair => pair.Scale is not null).ToFrozenDictionary(pair => pair.Id, pair => pair.Scale!);
+            // What is not there, or could not be read, is asked for anew the next time.
+            if (flora is null) openings.TryRemove(KeyValuePair.Create(id, opening));
         }
+        while (openings.Count > MostOpen) openings.TryRemove(openings.MinBy(pair => pair.Value.LastAsked).Key, out _);
+        return flora;
+    }
 
-        public Sieve Sieve { get; }
-        public FrozenDictionary<string, Taxon> BySlug { get; }
-        public Likeness Likeness { get; }
-        public NameIndex Names { get; }
-        public ConcurrentDictionary<ScientificName, IReadOnlyList<Taxon>> MostLike { get; } = new();
-        public IReadOnlyList<(string Part, IReadOnlyList<Character> Characters)> Parts { get; }
-        public Task<FloraReport>? Report { get; set; }
-        public FrozenDictionary<string, Func<double, double>> Scales { get; }
+    /// <summary>Closes an own flora that has been replaced or removed.</summary>
+    public void Close(string id) => openings.TryRemove(id, out _);
 
-        private static Func<double, double>? ScaleOf(Flora flora, Character character)
-        {
-            const double tiny = 1e-3;
-            var ranges = flora.Taxa.Select(taxon => taxon.Scores.GetValueOrDefault(character.Id)).OfType<RangeScore>().ToArray();
-            if (ranges.Length == 0) return null;
-            var (low, high) = (Math.Log(ranges.Min(range => Math.Max(range.Minimum, tiny))), Math.Log(ranges.Max(range => range.Maximum)));
-            return high - low < 1e-6 ? null : value => 100 * (Math.Log(Math.Max(value, tiny)) - low) / (high - low);
-        }
+    private async Task<OpenFlora?> Open(string id)
+    {
+        await using var scope = scopes.CreateAsyncScope();
+        return await scope.ServiceProvider.GetRequiredService<FloraLibrary>().Read(id) is { } flora ? new OpenFlora(flora, isOwn: true) : null;
+    }
+
+    private sealed record Opening(Lazy<Task<OpenFlora?>> Flora)
+    {
+        public long LastAsked { get; set; }
     }
 }

@@ -1,33 +1,44 @@
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
+using VerdantSieve.Store.Floras;
 using VerdantSieve.Store.Looks;
 using VerdantSieve.Web.Pages.Looks;
 
 namespace VerdantSieve.Web.Pages;
 
 /// <summary>The first page: where and when, and off.</summary>
-public sealed class IndexModel(LookBook book, FloraShelf shelf) : PageModel
+public sealed class IndexModel(LookBook book, FloraShelf shelf, FloraLibrary library) : PageModel
 {
     [BindProperty]
     public WhereForm Where { get; set; } = new();
 
+    /// <summary>The flora to key with; the shipped one where none is named.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? Flora { get; set; }
+
     public IReadOnlyList<LookEntry> Recent { get; private set; } = [];
+
+    /// <summary>The floras there are to choose from.</summary>
+    public IReadOnlyList<FloraEntry> Floras { get; private set; } = [];
 
     public async Task OnGet()
     {
         Where = new WhereForm { Region = "ORE", Date = DateTime.Today.ToString("yyyy-MM-dd"), Setting = "wild" };
-        Recent = await book.List(take: 4);
+        await Lists();
     }
 
     public async Task<IActionResult> OnPost()
     {
         if (Where.Fill(new LookContent()) is not { } content)
         {
-            Recent = await book.List(take: 4);
+            await Lists();
             Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
             return Page();
         }
-        var look = await book.Start(shelf.Flora.About.Id, content);
+        if (await shelf.Take(Flora) is not { } open) return NotFound();
+        var look = await book.Start(open.Flora.About.Id, content);
         return Redirect($"/look/{look.Id}");
     }
+
+    private async Task Lists() => (Recent, Floras) = (await book.List(take: 4), await library.List());
 }

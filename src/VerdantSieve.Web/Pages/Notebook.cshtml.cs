@@ -19,7 +19,7 @@ public sealed class NotebookModel(LookBook book) : PageModel
     public async Task OnGet(string? discarded, [Microsoft.AspNetCore.Mvc.FromQuery(Name = "page")] int page = 1)
     {
         PageNumber = Math.Max(1, page);
-        var entries = await book.List((PageNumber - 1) * PerPage, PerPage + 1);
+        var entries = await book.List(skip: (PageNumber - 1) * PerPage, take: PerPage + 1);
         (Entries, More) = ([.. entries.Take(PerPage)], entries.Count > PerPage);
         if (discarded is not null && await book.Find(discarded) is { IsDiscarded: true }) Discarded = discarded;
     }

@@ -1,10 +1,9 @@
-using Microsoft.AspNetCore.Mvc.RazorPages;
 using VerdantSieve.Core.Botany;
 
 namespace VerdantSieve.Web.Pages;
 
 /// <summary>The glossary: all characters and states.</summary>
-public sealed class WordsModel(FloraShelf shelf) : PageModel
+public sealed class WordsModel(FloraShelf shelf) : FloraPage(shelf)
 {
-    public IReadOnlyList<(string Part, IReadOnlyList<Character> Characters)> Parts => shelf.Parts;
+    public IReadOnlyList<(string Part, IReadOnlyList<Character> Characters)> Parts => Open.Parts;
 }

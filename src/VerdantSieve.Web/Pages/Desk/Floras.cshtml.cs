@@ -16,6 +16,9 @@ public sealed partial class FlorasModel(FloraShelf shelf, FloraLibrary library, 
     public const int MostFaults = 60;
 
     public IReadOnlyList<FloraEntry> Floras { get; private set; } = [];
+
+    /// <summary>Those taken off the list.</summary>
+    public IReadOnlyList<FloraEntry> Removed { get; private set; } = [];
     public FloraImport? Import { get; private set; }
     public string? Problem { get; private set; }
     public IReadOnlyList<string> Kept { get; private set; } = [];
@@ -27,10 +30,10 @@ public sealed partial class FlorasModel(FloraShelf shelf, FloraLibrary library, 
     public async Task OnGet(string? import)
     {
         Import = import is null ? null : imports.Find(import);
-        Floras = await library.List();
+        (Floras, Removed) = (await library.List(), await library.List(removed: true));
     }
 
-    public async Task<IActionResult> OnPostImport(IFormFile? file, string? id)
+    public async Task<IActionResult> OnPostImport(IFormFile? file, string? id, bool replace)
     {
         if (!MayKeep) return Forbid();
         Id = id?.Trim() ?? "";
@@ -39,7 +42,7 @@ public sealed partial class FlorasModel(FloraShelf shelf, FloraLibrary library, 
         if (format != FloraFormat.DataPackage && !IdPattern().IsMatch(Id)) return await Refused("Give an id for the flora: small letters, digits and hyphens, such as my-flora.");
         var path = System.IO.Path.GetTempFileName();
         await using (var target = System.IO.File.Create(path)) await file.CopyToAsync(target);
-        return RedirectToPage("/Desk/Floras", new { import = imports.Begin(path, System.IO.Path.GetFileName(file.FileName), Id).Id });
+        return RedirectToPage("/Desk/Floras", new { import = imports.Begin(path, System.IO.Path.GetFileName(file.FileName), Id, replace).Id });
     }
 
     public IActionResult OnPostStop(string import)
@@ -55,11 +58,11 @@ public sealed partial class FlorasModel(FloraShelf shelf, FloraLibrary library, 
         (Id, NewTitle, Genera) = (id?.Trim() ?? "", title?.Trim() ?? "", genera?.Trim() ?? "");
         if (Named() is { } wrong) return await Refused(wrong);
         var asked = Genera.Split([',', ' '], StringSplitOptions.RemoveEmptyEntries);
-        if (asked.FirstOrDefault(genus => shelf.Flora.Taxa.All(taxon => !taxon.Name.Genus.Equals(genus, StringComparison.OrdinalIgnoreCase))) is { } unknown) return await Refused($"The shipped flora has no genus “{unknown}”.");
-        var taxa = shelf.Flora.Taxa.Where(taxon => asked.Contains(taxon.Name.Genus, StringComparer.OrdinalIgnoreCase)).ToArray();
+        if (asked.FirstOrDefault(genus => shelf.Shipped.Flora.Taxa.All(taxon => !taxon.Name.Genus.Equals(genus, StringComparison.OrdinalIgnoreCase))) is { } unknown) return await Refused($"The shipped flora has no genus “{unknown}”.");
+        var taxa = shelf.Shipped.Flora.Taxa.Where(taxon => asked.Contains(taxon.Name.Genus, StringComparer.OrdinalIgnoreCase)).ToArray();
         if (taxa.Length == 0) return await Refused("Name at least one genus of the shipped flora.");
-        var about = shelf.Flora.About with { Id = Id, Title = NewTitle, Edition = 1, NearAlike = shelf.Flora.About.NearAlike.Where(pair => taxa.Any(taxon => taxon.Name.Genus == pair.Key)).ToDictionary() };
-        return await Keep(new Flora(about, shelf.Flora.Characters, taxa));
+        var about = shelf.Shipped.Flora.About with { Id = Id, Title = NewTitle, Edition = 1, NearAlike = shelf.Shipped.Flora.About.NearAlike.Where(pair => taxa.Any(taxon => taxon.Name.Genus == pair.Key)).ToDictionary() };
+        return await Keep(new Flora(about, shelf.Shipped.Flora.Characters, taxa));
     }
 
     public async Task<IActionResult> OnPostMerge(string first, string second, string? id, string? title)
@@ -77,7 +80,13 @@ public sealed partial class FlorasModel(FloraShelf shelf, FloraLibrary library, 
     public async Task<IActionResult> OnPostRemove(string id)
     {
         if (!MayKeep) return Forbid();
-        return await library.Remove(id) ? RedirectToPage("/Desk/Floras") : await Refused("Only own floras can be removed.");
+        return await library.Remove(id) ? RedirectToPage("/Desk/Floras") : await Refused("Only own floras can be taken off the list.");
+    }
+
+    public async Task<IActionResult> OnPostPutBack(string id)
+    {
+        if (!MayKeep) return Forbid();
+        return await library.Remove(id, removed: false) ? RedirectToPage("/Desk/Floras") : await Refused("That flora is not there any more.");
     }
 
     /// <summary>Sends a flora as a file.</summary>
@@ -99,6 +108,7 @@ public sealed partial class FlorasModel(FloraShelf shelf, FloraLibrary library, 
     private async Task<IActionResult> Keep(Flora flora, bool stay = false)
     {
         if (await library.Keep(flora) is { } problem) return await Refused(problem);
+        shelf.Close(flora.About.Id);
         if (!stay) return RedirectToPage("/Desk/Floras");
         await OnGet(null);
         return Page();

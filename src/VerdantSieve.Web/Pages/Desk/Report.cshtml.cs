@@ -1,13 +1,15 @@
-using Microsoft.AspNetCore.Mvc.RazorPages;
 using VerdantSieve.Core.Curating;
 
 namespace VerdantSieve.Web.Pages.Desk;
 
 /// <summary>The flora report.</summary>
-public sealed class ReportModel(FloraShelf shelf) : PageModel
+public sealed class ReportModel(FloraShelf shelf) : FloraPage(shelf)
 {
-    public FloraReport? Report => shelf.ReportIfReady;
-    public int Edition => shelf.Flora.About.Edition;
+    /// <summary>Begins the report of an own flora; that of the shipped one was begun at the start.</summary>
+    public void OnGet() => Open.StartReport();
+
+    public FloraReport? Report => Open.ReportIfReady;
+    public int Edition => Open.Flora.About.Edition;
 
     /// <summary>A heading for a kind of finding.</summary>
     public static string Title(FindingKind kind) => kind switch

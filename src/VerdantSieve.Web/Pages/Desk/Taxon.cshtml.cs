@@ -13,14 +13,14 @@ namespace VerdantSieve.Web.Pages.Desk;
 
 /// <summary>Changes one taxon: a score by its drawn states or its numbers, or the whole file as text. What a change does is shown before it is kept.</summary>
 [Authorize(Roles = $"{CuratorRoles.Curator},{CuratorRoles.Keeper}")]
-public sealed class TaxonModel(FloraShelf shelf, RevisionBook revisions, LookBook looks) : PageModel
+public sealed class TaxonModel(FloraShelf shelf, RevisionBook revisions, LookBook looks) : FloraPage(shelf)
 {
     private const int LooksAsked = 5;
 
     public Taxon Taxon { get; private set; } = null!;
-    public int Edition => shelf.Flora.About.Edition;
-    public IReadOnlyList<(string Part, IReadOnlyList<Character> Characters)> Parts => shelf.Parts;
-    public string WindowPlace => shelf.Flora.WindowPlace(Taxon).Name;
+    public int Edition => Open.Flora.About.Edition;
+    public IReadOnlyList<(string Part, IReadOnlyList<Character> Characters)> Parts => Open.Parts;
+    public string WindowPlace => Open.Flora.WindowPlace(Taxon).Name;
 
     /// <summary>The score being changed; null where none is.</summary>
     public ScoreForm? Form { get; private set; }
@@ -40,14 +40,14 @@ public sealed class TaxonModel(FloraShelf shelf, RevisionBook revisions, LookBoo
     public IActionResult OnGet(string slug, string? character, bool text)
     {
         if (!Find(slug)) return NotFound();
-        if (character is not null && shelf.Flora.FindCharacter(character) is { } asked) Form = ScoreForm.Of(asked, Taxon.Scores.GetValueOrDefault(asked.Id));
-        (AsText, After) = (text, TaxonWriter.Write(Taxon, shelf.Flora.Characters));
+        if (character is not null && Open.Flora.FindCharacter(character) is { } asked) Form = ScoreForm.Of(asked, Taxon.Scores.GetValueOrDefault(asked.Id));
+        (AsText, After) = (text, TaxonWriter.Write(Taxon, Open.Flora.Characters));
         return Page();
     }
 
     public async Task<IActionResult> OnPostScore(string slug, string character)
     {
-        if (!Find(slug) || shelf.Flora.FindCharacter(character) is not { } asked) return NotFound();
+        if (!Find(slug) || Open.Flora.FindCharacter(character) is not { } asked) return NotFound();
         Form = ScoreForm.Sent(asked, Request.Form);
         var (score, field, problem) = Form.TakesAway ? (null, "", "") : Form.Read();
         if (problem.Length > 0)
@@ -57,7 +57,7 @@ public sealed class TaxonModel(FloraShelf shelf, RevisionBook revisions, LookBoo
         }
         var scores = Taxon.Scores.Where(pair => pair.Key != character && !Taxon.Inferred.Contains(pair.Key)).ToDictionary();
         if (score is not null) scores[character] = score;
-        return await Preview(TaxonWriter.Write(Taxon with { Scores = scores, Inferred = new HashSet<string>() }, shelf.Flora.Characters));
+        return await Preview(TaxonWriter.Write(Taxon with { Scores = scores, Inferred = new HashSet<string>() }, Open.Flora.Characters));
     }
 
     public async Task<IActionResult> OnPostText(string slug, string? after)
@@ -86,14 +86,14 @@ public sealed class TaxonModel(FloraShelf shelf, RevisionBook revisions, LookBoo
         if (taxon is null) return Refused([.. faults.Select(Say)]);
         try
         {
-            shelf.Replace(await revisions.Keep(shelf.Flora, taxon, User.Shown(), Why));
+            Open.Replace(await revisions.Keep(Open.Flora, taxon, User.Shown(), Why));
         }
         catch (StaleEditionException stale)
         {
             Problems = [stale.Message];
             return await Preview(After);
         }
-        return RedirectToPage("/Desk/History", new { taxon = Taxon.Name.Text, kept = true });
+        return RedirectToPage("/Desk/History", new { taxon = Taxon.Name.Text, kept = true, flora = Open.Named });
     }
 
     private async Task<IActionResult> Preview(string after)
@@ -102,16 +102,16 @@ public sealed class TaxonModel(FloraShelf shelf, RevisionBook revisions, LookBoo
         var (taxon, faults) = Read(after);
         if (taxon is null) return Refused([.. faults.Select(Say)]);
         var asked = new List<(string, string, SieveQuestion)>();
-        foreach (var entry in (await looks.List(take: 50)).Where(entry => entry.Readings > 0).Take(LooksAsked))
-            if (await looks.Find(entry.Id) is { } look) asked.Add((entry.Id, entry.Place, LookQuestion.Of(look.Content, shelf.Flora)));
-        Effect = ChangeEffect.Of(shelf.Sieve, taxon, asked);
+        foreach (var entry in (await looks.List(Open.Flora.About.Id, take: 50)).Where(entry => entry.Readings > 0).Take(LooksAsked))
+            if (await looks.Find(entry.Id) is { } look) asked.Add((entry.Id, entry.Place, LookQuestion.Of(look.Content, Open.Flora)));
+        Effect = ChangeEffect.Of(Open.Sieve, taxon, asked);
         if (Problems.Count > 0) Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
         return Page();
     }
 
     private (Taxon? Taxon, IReadOnlyList<Fault> Faults) Read(string text)
     {
-        var (taxon, faults) = FloraReader.ReadTaxon(new SourceFile(TaxonWriter.Path(Taxon.Name), text), shelf.Flora);
+        var (taxon, faults) = FloraReader.ReadTaxon(new SourceFile(TaxonWriter.Path(Taxon.Name), text), Open.Flora);
         return taxon is null || taxon.Name == Taxon.Name ? (taxon, faults) : (null, [new Fault("", 1, $"the name must stay {Taxon.Name}: another kind is another file")]);
     }
 
@@ -126,7 +126,7 @@ public sealed class TaxonModel(FloraShelf shelf, RevisionBook revisions, LookBoo
 
     private bool Find(string slug)
     {
-        if (shelf.FindBySlug(slug) is not { } taxon) return false;
+        if (Open.FindBySlug(slug) is not { } taxon) return false;
         Taxon = taxon;
         return true;
     }

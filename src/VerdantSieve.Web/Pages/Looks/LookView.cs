@@ -24,23 +24,23 @@ public sealed class LookView
     private const int ShownInPan = 9;
     private const int ShownInFull = 40;
 
-    public LookView(Look look, FloraShelf shelf, LookRequest request, LengthStyle style)
+    public LookView(Look look, OpenFlora open, LookRequest request, LengthStyle style)
     {
-        (Look, Shelf, Request, Style) = (look, shelf, request, style);
-        Question = LookQuestion.Of(look.Content, shelf.Flora);
-        Answer = shelf.Sieve.Ask(Question);
-        Asked = (request.Ask is { } id ? shelf.Flora.FindCharacter(id) : null) ?? Answer.NextLooks.FirstOrDefault()?.Character;
+        (Look, Open, Request, Style) = (look, open, request, style);
+        Question = LookQuestion.Of(look.Content, open.Flora);
+        Answer = open.Sieve.Ask(Question);
+        Asked = (request.Ask is { } id ? open.Flora.FindCharacter(id) : null) ?? Answer.NextLooks.FirstOrDefault()?.Character;
         AskedLook = Answer.NextLooks.FirstOrDefault(next => next.Character == Asked);
         AskedReading = Question.Readings.FirstOrDefault(reading => reading.Character == Asked?.Id);
-        ReasonsFor = shelf.FindBySlug(request.Taxon);
+        ReasonsFor = open.FindBySlug(request.Taxon);
         var doubts = Answer.Doubts.ToDictionary(doubt => doubt.Reading.Character);
-        Meshes = [.. Question.Readings.Select(reading => new Mesh(reading, shelf.Flora.Character(reading.Character), Wording.Of(reading, shelf.Flora, style),
+        Meshes = [.. Question.Readings.Select(reading => new Mesh(reading, open.Flora.Character(reading.Character), Wording.Of(reading, open.Flora, style),
             Answer.HeldBy(reading.Character), doubts.GetValueOrDefault(reading.Character) is { SlipChance: >= Doubt.Threshold } doubt ? doubt : null))];
         Pan = [.. (IsStrict ? Answer.Pan : Answer.Candidates).Take(request.More ? ShownInFull : ShownInPan)];
     }
 
     public Look Look { get; }
-    public FloraShelf Shelf { get; }
+    public OpenFlora Open { get; }
     public LookRequest Request { get; }
     public LengthStyle Style { get; }
     public SieveQuestion Question { get; }
@@ -79,10 +79,10 @@ public sealed class LookView
     /// <summary>The shoot as it is known so far.</summary>
     public Drawing Shoot => ShootDrawing.Of(LeafForm.Of(Question.Readings));
 
-    public IReadOnlyList<ReadingBearing> Reasons => ReasonsFor is null ? [] : Shelf.Sieve.Bearings(ReasonsFor, Question);
+    public IReadOnlyList<ReadingBearing> Reasons => ReasonsFor is null ? [] : Open.Sieve.Bearings(ReasonsFor, Question);
 
     /// <summary>The labels of the readings that hold a candidate.</summary>
-    public string HeldWords(Candidate candidate) => Wording.Join([.. candidate.Held.Select(id => Shelf.Flora.Character(id).Label)], "and");
+    public string HeldWords(Candidate candidate) => Wording.Join([.. candidate.Held.Select(id => Open.Flora.Character(id).Label)], "and");
 
     /// <summary>Whether the character needs to be told what one leaf is first.</summary>
     public bool NeedsLeafGuide => Asked?.Id is "arrangement" or "structure" or "leaflet-count" or "leaf-length";

@@ -21,10 +21,11 @@ public sealed class MeshesModel(LookBook book, FloraShelf shelf) : PageModel
     public async Task<IActionResult> OnGet(string id)
     {
         if (await book.Find(id) is not { } look) return NotFound();
+        if (await shelf.Take(look.FloraId) is not { } open) return NotFound();
         Look = look;
-        Answer = shelf.Sieve.Ask(LookQuestion.Of(look.Content, shelf.Flora));
+        Answer = open.Sieve.Ask(LookQuestion.Of(look.Content, open.Flora));
         Course = Course.Of(Answer);
-        Words = [.. Course.Meshes.Select(mesh => Wording.Of(mesh.Reading, shelf.Flora, Units.Of(Request)))];
+        Words = [.. Course.Meshes.Select(mesh => Wording.Of(mesh.Reading, open.Flora, Units.Of(Request)))];
         return Page();
     }
 

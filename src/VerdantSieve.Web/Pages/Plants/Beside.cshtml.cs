@@ -1,4 +1,3 @@
-using Microsoft.AspNetCore.Mvc.RazorPages;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Measuring;
 using VerdantSieve.Core.Observing;
@@ -9,7 +8,7 @@ using VerdantSieve.Web.Shared;
 namespace VerdantSieve.Web.Pages.Plants;
 
 /// <summary>Two to eight kinds side by side, what separates them first.</summary>
-public sealed class BesideModel(FloraShelf shelf, LookBook book) : PageModel
+public sealed class BesideModel(FloraShelf shelf, LookBook book) : FloraPage(shelf)
 {
     public const int MostTaxa = 8;
 
@@ -17,7 +16,7 @@ public sealed class BesideModel(FloraShelf shelf, LookBook book) : PageModel
     private const double Telltale = 0.02;
 
     public IReadOnlyList<Taxon> Taxa { get; private set; } = [];
-    public IReadOnlyList<Taxon> All => shelf.Flora.Taxa;
+    public IReadOnlyList<Taxon> All => Open.Flora.Taxa;
     public IReadOnlyList<Separation> Telling { get; private set; } = [];
     public IReadOnlyList<Separation> Shared { get; private set; } = [];
     public string? Look { get; private set; }
@@ -32,8 +31,8 @@ public sealed class BesideModel(FloraShelf shelf, LookBook book) : PageModel
     public IReadOnlyList<string> Asked { get; private set; } = [];
 
     // An address, a scientific name old or new, or a common name that only one kind has.
-    private Taxon? Resolve(string name) => shelf.FindBySlug(name) ?? shelf.Flora.FindTaxon(name)
-        ?? (shelf.Flora.Taxa.Where(taxon => taxon.CommonNames.Contains(name, StringComparer.OrdinalIgnoreCase)).Take(2).ToArray() is [var one] ? one : null);
+    private Taxon? Resolve(string name) => Open.FindBySlug(name) ?? Open.Flora.FindTaxon(name)
+        ?? (Open.Flora.Taxa.Where(taxon => taxon.CommonNames.Contains(name, StringComparer.OrdinalIgnoreCase)).Take(2).ToArray() is [var one] ? one : null);
 
     /// <summary>Maps a value to hundredths of what the kinds shown take up together.</summary>
     public Func<double, double>? Scale(Separation row)
@@ -67,10 +66,10 @@ public sealed class BesideModel(FloraShelf shelf, LookBook book) : PageModel
         if (look is not null && await book.Find(look) is { } kept)
         {
             Look = look;
-            circumstances = LookQuestion.Of(kept.Content, shelf.Flora).Circumstances;
+            circumstances = LookQuestion.Of(kept.Content, Open.Flora).Circumstances;
         }
         if (Taxa.Count < 2) return;
-        var separations = shelf.Sieve.TellApart(Taxa, circumstances);
+        var separations = Open.Sieve.TellApart(Taxa, circumstances);
         Telling = [.. separations.Where(row => row.Bits >= Telltale)];
         Shared = [.. separations.Where(row => row.Bits < Telltale && row.Scores.All(score => score is not null))];
     }

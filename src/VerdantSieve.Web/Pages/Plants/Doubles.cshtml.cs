@@ -1,10 +1,9 @@
-using Microsoft.AspNetCore.Mvc.RazorPages;
 using VerdantSieve.Core.Botany;
 
 namespace VerdantSieve.Web.Pages.Plants;
 
 /// <summary>Kinds that are taken for each other, as cards with the mark on the back.</summary>
-public sealed class DoublesModel(FloraShelf shelf) : PageModel
+public sealed class DoublesModel(FloraShelf shelf) : FloraPage(shelf)
 {
     /// <summary>The most cards on a page.</summary>
     public const int Most = 60;
@@ -15,19 +14,19 @@ public sealed class DoublesModel(FloraShelf shelf) : PageModel
     public bool More { get; private set; }
     public IReadOnlyList<(Taxon Taxon, Taxon Other, string Mark)> Cards { get; private set; } = [];
 
-    public IEnumerable<string> Families => shelf.Flora.Taxa.Select(taxon => taxon.Family).Distinct().Order();
+    public IEnumerable<string> Families => Open.Flora.Taxa.Select(taxon => taxon.Family).Distinct().Order();
 
-    public IEnumerable<(string Code, string Name)> Countries => shelf.Flora.Taxa.SelectMany(taxon => taxon.Distribution.Native.Concat(taxon.Distribution.Introduced)).Distinct()
+    public IEnumerable<(string Code, string Name)> Countries => Open.Flora.Taxa.SelectMany(taxon => taxon.Distribution.Native.Concat(taxon.Distribution.Introduced)).Distinct()
         .Select(code => (code, Name: Regions.Name(code))).OrderBy(pair => pair.Name, StringComparer.Ordinal);
 
     public void OnGet(string? of, string? region, string? family)
     {
-        Of = shelf.FindBySlug(of);
+        Of = Open.FindBySlug(of);
         Region = region is { Length: > 0 } && Regions.Exists(region) ? region : null;
         Family = family is { Length: > 0 } ? family : null;
-        var cards = from taxon in Of is { } one ? [one] : shelf.Flora.Taxa
+        var cards = from taxon in Of is { } one ? [one] : Open.Flora.Taxa
                     from look in taxon.Doubles
-                    let other = shelf.Flora.FindTaxon(look.Name)
+                    let other = Open.Flora.FindTaxon(look.Name)
                     where other is not null && (Family is null || taxon.Family == Family)
                         && (Region is null || (taxon.Distribution.Includes(Region) && other.Distribution.Includes(Region)))
                     select (taxon, other, look.Mark);

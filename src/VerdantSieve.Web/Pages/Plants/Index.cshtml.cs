@@ -1,4 +1,3 @@
-using Microsoft.AspNetCore.Mvc.RazorPages;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Web.Shared;
@@ -6,10 +5,10 @@ using VerdantSieve.Web.Shared;
 namespace VerdantSieve.Web.Pages.Plants;
 
 /// <summary>All kinds of the flora, by family and genus, and narrowed by name, country or hazard.</summary>
-public sealed class IndexModel(FloraShelf shelf) : PageModel
+public sealed class IndexModel(FloraShelf shelf) : FloraPage(shelf)
 {
-    public FloraAbout About => shelf.Flora.About;
-    public int Total => shelf.Flora.Taxa.Count;
+    public FloraAbout About => Open.Flora.About;
+    public int Total => Open.Flora.Taxa.Count;
     public string? Find { get; private set; }
     public string? Family { get; private set; }
     public string? Genus { get; private set; }
@@ -21,11 +20,11 @@ public sealed class IndexModel(FloraShelf shelf) : PageModel
     /// <summary>Whether only some kinds are asked for; else families and genera are shown.</summary>
     public bool Narrowed => Find is not null || Family is not null || Genus is not null || Region is not null || Hazard is not null;
 
-    public string FamilyWord(string family) => shelf.Flora.FamilyWord(family);
+    public string FamilyWord(string family) => Open.Flora.FamilyWord(family);
 
-    public IEnumerable<(string Family, int Count)> AllFamilies => shelf.Flora.Taxa.CountBy(taxon => taxon.Family).OrderBy(pair => pair.Key).Select(pair => (pair.Key, pair.Value));
+    public IEnumerable<(string Family, int Count)> AllFamilies => Open.Flora.Taxa.CountBy(taxon => taxon.Family).OrderBy(pair => pair.Key).Select(pair => (pair.Key, pair.Value));
 
-    public IEnumerable<(string Code, string Name)> Countries => shelf.Flora.Taxa.SelectMany(taxon => taxon.Distribution.Native.Concat(taxon.Distribution.Introduced)).Distinct()
+    public IEnumerable<(string Code, string Name)> Countries => Open.Flora.Taxa.SelectMany(taxon => taxon.Distribution.Native.Concat(taxon.Distribution.Introduced)).Distinct()
         .Select(code => (code, Name: Regions.Name(code))).OrderBy(pair => pair.Name, StringComparer.Ordinal);
 
     public string Sentence
@@ -50,8 +49,8 @@ public sealed class IndexModel(FloraShelf shelf) : PageModel
         Genus = genus is { Length: > 0 } ? genus : null;
         Region = region is { Length: > 0 } && Regions.Exists(region) ? region : null;
         Hazard = Enum.TryParse<HazardKind>(hazard, out var kind) ? kind : null;
-        IEnumerable<Taxon> taxa = shelf.Flora.Taxa;
-        if (Find is not null) (taxa, MisspeltOnly) = shelf.FindTaxaOrNear(Find);
+        IEnumerable<Taxon> taxa = Open.Flora.Taxa;
+        if (Find is not null) (taxa, MisspeltOnly) = Open.FindTaxaOrNear(Find);
         if (Family is not null) taxa = taxa.Where(taxon => taxon.Family == Family);
         if (Genus is not null) taxa = taxa.Where(taxon => taxon.Name.Genus == Genus);
         if (Region is not null) taxa = taxa.Where(taxon => taxon.Distribution.Includes(Region));

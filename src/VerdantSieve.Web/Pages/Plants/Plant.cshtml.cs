@@ -1,5 +1,4 @@
 using Microsoft.AspNetCore.Mvc;
-using Microsoft.AspNetCore.Mvc.RazorPages;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Measuring;
 using VerdantSieve.Core.Seasons;
@@ -8,33 +7,33 @@ using VerdantSieve.Web.Shared;
 namespace VerdantSieve.Web.Pages.Plants;
 
 /// <summary>All that the flora says of one taxon.</summary>
-public sealed class PlantModel(FloraShelf shelf) : PageModel
+public sealed class PlantModel(FloraShelf shelf) : FloraPage(shelf)
 {
     private const double DaysInYear = 365;
 
     public Taxon Taxon { get; private set; } = null!;
     public LengthStyle Style => Units.Of(Request);
-    public string FamilyWord => shelf.Flora.FamilyWord(Taxon.Family);
+    public string FamilyWord => Open.Flora.FamilyWord(Taxon.Family);
 
     public IReadOnlyList<(string Part, IReadOnlyList<(Character Character, Score Score)> Rows)> Scores =>
-        [.. shelf.Parts.Select(part => (part.Part, (IReadOnlyList<(Character, Score)>)[.. part.Characters.Where(c => Taxon.Scores.ContainsKey(c.Id)).Select(c => (c, Taxon.Scores[c.Id]))]))
+        [.. Open.Parts.Select(part => (part.Part, (IReadOnlyList<(Character, Score)>)[.. part.Characters.Where(c => Taxon.Scores.ContainsKey(c.Id)).Select(c => (c, Taxon.Scores[c.Id]))]))
             .Where(part => part.Item2.Count > 0)];
 
     public IReadOnlyList<(Taxon Taxon, string Mark)> Doubles =>
-        [.. Taxon.Doubles.Select(look => (Taxon: shelf.Flora.FindTaxon(look.Name), look.Mark)).Where(pair => pair.Taxon is not null).Select(pair => (pair.Taxon!, pair.Mark))];
+        [.. Taxon.Doubles.Select(look => (Taxon: Open.Flora.FindTaxon(look.Name), look.Mark)).Where(pair => pair.Taxon is not null).Select(pair => (pair.Taxon!, pair.Mark))];
 
     /// <summary>The taxa most like it by Gower's coefficient, whoever wrote them down as doubles or not.</summary>
-    public IReadOnlyList<Taxon> MostLike => shelf.MostLike(Taxon);
+    public IReadOnlyList<Taxon> MostLike => Open.MostLike(Taxon);
 
-    public string WhyNotParted => Taxon.Aggregate is { } name ? shelf.Flora.About.Aggregates.GetValueOrDefault(name, "") : "";
+    public string WhyNotParted => Taxon.Aggregate is { } name ? Open.Flora.About.Aggregates.GetValueOrDefault(name, "") : "";
 
     public IReadOnlyList<(string Label, string Css, SeasonWindow Window)> Calendar =>
         [.. new[] { ("flowering", "In flower", "flower"), ("fruiting", "In fruit", "fruit") }
             .Where(row => Taxon.Scores.GetValueOrDefault(row.Item1) is SeasonScore)
             .Select(row => (row.Item2, row.Item3, ((SeasonScore)Taxon.Scores[row.Item1]).Window))];
 
-    public int Edition => shelf.Flora.About.Edition;
-    public string WindowPlace => shelf.Flora.WindowPlace(Taxon).Name;
+    public int Edition => Open.Flora.About.Edition;
+    public string WindowPlace => Open.Flora.WindowPlace(Taxon).Name;
 
     /// <summary>A country, with how common the taxon is there where that is not as elsewhere.</summary>
     public string Country(string code) =>
@@ -44,7 +43,7 @@ public sealed class PlantModel(FloraShelf shelf) : PageModel
 
     public IActionResult OnGet(string slug)
     {
-        if (shelf.FindBySlug(slug) is not { } taxon) return NotFound();
+        if (Open.FindBySlug(slug) is not { } taxon) return NotFound();
         Taxon = taxon;
         return Page();
     }
@@ -59,5 +58,5 @@ public sealed class PlantModel(FloraShelf shelf) : PageModel
     }
 
     /// <summary>Maps a value to hundredths of what the whole flora takes up.</summary>
-    public Func<double, double>? Scale(Character character) => shelf.Scale(character);
+    public Func<double, double>? Scale(Character character) => Open.Scale(character);
 }
