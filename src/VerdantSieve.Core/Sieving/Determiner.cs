@@ -39,7 +39,7 @@ internal sealed class Determiner(SieveTable table, SieveAnswer answer, Candidate
             ? ordered.Count(c => c.Taxon.Distribution.Native.Contains(region) || c.Taxon.Distribution.Introduced.Contains(region)) : ordered.Count;
         var kinds = here == ordered.Count ? $"all {here} kinds are open" : $"{here} of {ordered.Count} kinds are known from here";
         return new Determination(null, ordered[0].Taxon.Name.Text, ordered[0].Probability,
-            new Prose().Say($"Nothing read yet, and {kinds}. Begin with how the leaves sit on the twig."));
+            new Prose().Say($"Nothing read yet, and {kinds}.{(answer.NextLooks is [var first, ..] ? $" Begin with the {first.Character.Label}." : "")}"));
     }
 
     private Determination ByWeight()
