@@ -78,7 +78,8 @@ internal static class RecoveryTables
     private static void Calibration(Flora flora, int plants)
     {
         var whole = new Recovery(new Sieve(flora), flora);
-        var without = CanBeMissed(flora).ToDictionary(left => left.Name, left => new Recovery(new Sieve(new Flora(flora.About, flora.Characters, flora.Taxa.Where(taxon => taxon != left))), flora));
+        // Made when it is needed and let go again: one for each taxon at a time would fill the machine.
+        Recovery Without(Taxon left) => new(new Sieve(new Flora(flora.About, flora.Characters, flora.Taxa.Where(taxon => taxon != left))), flora);
         Console.WriteLine("\nSpecies named at 95 %, with ten readings and with twenty; one plant in eight is of a kind that is not in the flora\n\n| Observers err | readings | named | mean chance stated | right | calibration error of the leader |\n|---|---|---|---|---|---|");
         foreach (var errs in new[] { 0.1, 0.2 })
             foreach (var readings in new[] { 10, 20 })
@@ -86,7 +87,7 @@ internal static class RecoveryTables
                 var looks = CanBeMissed(flora).SelectMany(taxon => Enumerable.Range(0, plants).Select(i =>
                 {
                     var random = Seeded(taxon, i);
-                    return (random.NextDouble() < SieveModel.Standard.Strangers ? without[taxon.Name] : whole).Look(taxon, readings, errs, 0.1, Strategy.NextLook, random, stopAt: 0.95);
+                    return (random.NextDouble() < SieveModel.Standard.Strangers ? Without(taxon) : whole).Look(taxon, readings, errs, 0.1, Strategy.NextLook, random, stopAt: 0.95);
                 })).ToArray();
                 var named = looks.Where(look => look.Answer.Determination.Rank is TaxonRank.Species or TaxonRank.Variety).ToArray();
                 Console.WriteLine($"| {errs:0 %} | {readings} | {Share(named.Length, looks.Length)} | {named.Average(look => look.Answer.Determination.Probability):0.000} | {Share(named.Count(Right), named.Length)} | {CalibrationError(looks):0.000} |");

@@ -50,7 +50,7 @@ public static class Wording
     /// <summary>A score in words: "usually in pairs, rarely in whorls", "(8–)15–30(–45) cm", "25 Mar – 10 May", "often".</summary>
     public static string Of(Score score, Character character, LengthStyle style = LengthStyle.Metric) => (score, character) switch
     {
-        (StateScore states, StateCharacter c) => States(states, c),
+        (StateScore states, StateCharacter c) => States(states, c, state => state.Label),
         (RangeScore range, MeasureCharacter c) => Range(range, value => LengthWords.Number(value, c.Unit, style), LengthWords.Unit(c.Unit, style)),
         (RangeScore range, _) => Range(range, value => $"{value:0}", ""),
         (PresenceScore presence, _) => HowOften(presence.Frequency),
@@ -89,10 +89,14 @@ public static class Wording
 
     private static string Fill(Character character, string value) => character.Phrase.Replace("{}", value, StringComparison.Ordinal).Trim();
 
-    private static string States(StateScore score, StateCharacter character)
+    /// <summary>The states of a score, the usual ones first.</summary>
+    /// <param name="score">The score.</param>
+    /// <param name="character">Its character.</param>
+    /// <param name="write">How a state is written.</param>
+    public static string States(StateScore score, StateCharacter character, Func<State, string> write)
     {
         var parts = score.States.GroupBy(state => HowUsual(state.Weight)).OrderBy(group => group.Key).Select(group =>
-            (group.Key, Words: Join([.. group.Select(state => character[state.State].Label)], "or"))).ToArray();
+            (group.Key, Words: Join([.. group.Select(state => write(character[state.State]))], "or"))).ToArray();
         return string.Join("; ", parts.Select(part => part.Key switch
         {
             0 => parts.Length > 1 ? $"usually {part.Words}" : part.Words,

@@ -4,6 +4,7 @@ using System.Text;
 using Microsoft.AspNetCore.Html;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Measuring;
+using VerdantSieve.Core.Observing;
 using VerdantSieve.Core.Sieving;
 
 namespace VerdantSieve.Web.Shared;
@@ -23,6 +24,14 @@ public static class Say
     /// <summary>Plain words with their names in italics.</summary>
     public static IHtmlContent Prose(Prose prose) =>
         new HtmlString(string.Concat(prose.Runs.Select(run => run.Name ? Name(run.Text).ToString() : WebUtility.HtmlEncode(run.Text))));
+
+    /// <summary>A score in words, each state with the way to its meaning.</summary>
+    public static IHtmlContent Score(Score score, Character character, LengthStyle style, OpenFlora flora) => new HtmlString((score, character) is (StateScore states, StateCharacter named)
+        ? Wording.States(states, named, state => $"<a class=\"word\" href=\"{WebUtility.HtmlEncode(flora.At($"/words#{WordId(named, state)}"))}\" title=\"{WebUtility.HtmlEncode(state.Meaning)}\">{WebUtility.HtmlEncode(state.Label)}</a>")
+        : WebUtility.HtmlEncode(Wording.Of(score, character, style)));
+
+    /// <summary>Where a state stands on the page of words.</summary>
+    public static string WordId(StateCharacter character, State state) => $"{character.Id}-is-{state.Id}";
 
     /// <summary>A chance as people read it: never 0 % or 100 %.</summary>
     public static string Chance(double probability) => probability switch
