@@ -48,7 +48,7 @@ public sealed class BesideModel(FloraShelf shelf, LookBook book) : FloraPage(she
         {
             if (Telling.Count == 0) return "By what the flora says, nothing tells these apart.";
             var best = Wording.Join([.. Telling.Take(3).Select(row => row.Character.Label)], "and");
-            return $"Look first at {best}: there they differ most. {Shared.Count} characters are the same in all.";
+            return $"They differ most in these: {best}. {Shared.Count} characters are the same in all.";
         }
     }
 
