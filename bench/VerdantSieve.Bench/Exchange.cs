@@ -25,6 +25,7 @@ internal static class Exchange
             var options = new DbContextOptionsBuilder<SieveContext>();
             SieveContext.Configure(options, connection);
             await using var database = new SieveContext(options.Options);
+            await database.Database.MigrateAsync();
             var library = new FloraLibrary(database);
             var clock = Stopwatch.StartNew();
             await library.Keep(reading!.Flora!, replace: true);
