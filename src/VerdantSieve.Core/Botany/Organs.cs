@@ -20,6 +20,9 @@ public enum Organ
 /// <summary>The organs behind the vocabulary's parts.</summary>
 public static class Organs
 {
+    /// <summary>The part of characters that come from a plain matrix, which does not say what they describe.</summary>
+    public const string PartNotGiven = "characters";
+
     /// <summary>The organ a character describes.</summary>
     public static Organ Of(Character character) => character.Part switch
     {

@@ -78,6 +78,9 @@ public sealed record Distribution(IReadOnlyList<string> Native, IReadOnlyList<st
 /// <summary>A kind of plant in a flora, with all its scores.</summary>
 public sealed record Taxon(ScientificName Name)
 {
+    /// <summary>What stands for an author or a family that a format of others can’t hold.</summary>
+    public const string NotGiven = "not given";
+
     /// <summary>Its rank: nearly always species.</summary>
     public TaxonRank Rank { get; init; } = TaxonRank.Species;
 
@@ -86,6 +89,9 @@ public sealed record Taxon(ScientificName Name)
 
     /// <summary>The family, for example Sapindaceae.</summary>
     public required string Family { get; init; }
+
+    /// <summary>Whether the flora says which family it belongs to.</summary>
+    public bool HasFamily => Family != NotGiven;
 
     /// <summary>A section or informal group within the genus; null where none is drawn.</summary>
     public string? Group { get; init; }

@@ -7,15 +7,21 @@ public static class ShootDrawing
     public static Drawing Of(LeafForm form) => form.IsBroad ? Broad(form) : Needled(form);
 
     /// <summary>A small likeness for lists: one leaf, or a needled shoot.</summary>
-    public static Drawing Likeness(LeafForm form) => form.IsBroad ? LeafDrawing.Of(form) : Needled(form);
+    public static Drawing Likeness(LeafForm form) => form.IsBroad ? Leaf(form) : Needled(form);
 
     private static Drawing Broad(LeafForm form)
     {
-        var leafKnown = form.Has("structure") || form.Has("shape") || form.Has("lobing") || form.Has("margin") || form.Has("venation") || form.Has("base") || form.Has("apex");
-        var leaf = LeafDrawing.Of(form);
-        if (!leafKnown) leaf = leaf.AsUnknown();
+        var leaf = Leaf(form);
         var height = leaf.Flat().Max(stroke => stroke.Points.Max(point => point.Y));
         return Arranged(form.State("arrangement", ""), leaf, 1.25 / height);
+    }
+
+    // A leaf of which nothing is known is dotted.
+    private static Drawing Leaf(LeafForm form)
+    {
+        var known = form.Has("structure") || form.Has("shape") || form.Has("lobing") || form.Has("margin") || form.Has("venation") || form.Has("base") || form.Has("apex");
+        var leaf = LeafDrawing.Of(form);
+        return known ? leaf : leaf.AsUnknown();
     }
 
     /// <summary>Leaves set along a twig.</summary>

@@ -44,10 +44,10 @@ internal sealed class Determiner(SieveTable table, SieveAnswer answer, Candidate
 
     private Determination ByWeight()
     {
-        if (ranks.Best(TaxonRank.Variety) is { } variety && Reached(variety) && Believable(variety) && ReadsApart(variety.Members[0]) && Organs().Length > 1) return Species(variety);
+        if (ranks.Best(TaxonRank.Variety) is { } variety && Reached(variety) && Believable(variety) && ReadsApart(variety.Members[0]) && EnoughOrgans) return Species(variety);
         var species = ranks.Best(TaxonRank.Species)!;
         var named = Reached(species) && Believable(species);
-        if (named && Organs().Length > 1) return Species(species);
+        if (named && EnoughOrgans) return Species(species);
         // On one organ alone a species is not named, however well it fits.
         var byOneOrgan = named ? flora.Taxa[species.Members[0]] : null;
         if (byOneOrgan is null && ranks.Best(TaxonRank.Aggregate) is { } aggregate && Reached(aggregate)) return Aggregate(aggregate);
@@ -75,6 +75,9 @@ internal sealed class Determiner(SieveTable table, SieveAnswer answer, Candidate
         var others = Enumerable.Range(0, flora.Taxa.Count).Where(t => t != row && flora.Taxa[t].Name.Species == flora.Taxa[row].Name.Species).ToArray();
         return others.Length == 0 || others.All(other => evidence.Sum(e => e.Logs[row] - e.Logs[other]) >= VarietyBits * Math.Log(2));
     }
+
+    // More than one organ before a species is named, where the flora says which organ is which.
+    private bool EnoughOrgans => !table.DescribesOrgans || Organs().Length > 1;
 
     private Organ[] Organs() => [.. evidence.Select(e => Botany.Organs.Of(flora.Character(e.Reading.Character))).Where(organ => organ != Organ.WholePlant).Distinct()];
 
@@ -188,12 +191,12 @@ internal sealed class Determiner(SieveTable table, SieveAnswer answer, Candidate
                 return new Determination(only.Rank, only.Name.Text, named[0].Probability,
                     new Prose().Say("Only ").Name(only.Name.Text).Say($" is left, held by {Readings(named[0].Held)} alone. Look at that again."));
             var row = table.RowOf(only);
-            return Organs().Length > 1 ? Species(new RankNode(only.Rank, only.Name.Text, named[0].Probability, [row]))
+            return EnoughOrgans ? Species(new RankNode(only.Rank, only.Name.Text, named[0].Probability, [row]))
                 : OneOrgan(only, new RankNode(TaxonRank.Genus, only.Name.Genus, named[0].Probability, [row]));
         }
         var genera = named.Select(c => c.Taxon.Name.Genus).Distinct().ToArray();
         var families = named.Select(c => c.Taxon.Family).Distinct().ToArray();
-        TaxonRank? rank = genera.Length == 1 ? TaxonRank.Genus : families.Length == 1 ? TaxonRank.Family : null;
+        TaxonRank? rank = genera.Length == 1 ? TaxonRank.Genus : families.Length == 1 && named[0].Taxon.HasFamily ? TaxonRank.Family : null;
         var name = rank switch { TaxonRank.Genus => genera[0], TaxonRank.Family => families[0], _ => named[0].Taxon.Name.Text };
         var open = rank is { } reached ? Opening(new RankNode(reached, name, 1, [])).Say(" ") : new Prose();
         open.Say($"{Words.Capital(Words.Number(named.Length))} kinds pass every mesh{slip}");

@@ -21,7 +21,7 @@ internal sealed class Ranks
         Group(flora, TaxonRank.Aggregate, false, taxon => taxon.Aggregate),
         Group(flora, TaxonRank.Group, true, taxon => taxon.Group),
         Group(flora, TaxonRank.Genus, true, taxon => taxon.Name.Genus),
-        Group(flora, TaxonRank.Family, true, taxon => taxon.Family)
+        Group(flora, TaxonRank.Family, true, taxon => taxon.HasFamily ? taxon.Family : null)
     ];
 
     private static (TaxonRank, bool, (string, int[])[]) Group(Flora flora, TaxonRank rank, bool withKin, Func<Taxon, string?> name) =>

@@ -19,6 +19,7 @@ internal sealed class SieveTable
     {
         (Flora, Model, Rows, Ranks) = (flora, model, new Rows(flora), new Ranks(flora));
         rowOf = flora.Taxa.Select((taxon, row) => (taxon.Name, row)).ToDictionary(pair => pair.Name, pair => pair.row);
+        DescribesOrgans = flora.Characters.Any(character => character.Part != Organs.PartNotGiven);
         var separate = flora.Taxa.Select(taxon => taxon.Scores.GetValueOrDefault(Vocabulary.Sexes) is StateScore sexes
             && sexes.States.Any(s => s.State == Vocabulary.SeparateTrees && s.Frequency == Frequency.Usual)).ToArray();
         var windowPlaces = flora.Taxa.Select(taxon => flora.WindowPlace(taxon).Position).ToArray();
@@ -48,6 +49,9 @@ internal sealed class SieveTable
     public SieveModel Model { get; }
     public Rows Rows { get; }
     public Ranks Ranks { get; }
+
+    /// <summary>Whether its characters say which organ of the plant they describe; those of a plain matrix do not.</summary>
+    public bool DescribesOrgans { get; }
 
     public int RowOf(Taxon taxon) => rowOf[taxon.Name];
 

@@ -175,4 +175,32 @@ public class DeterminationTests
         Assert.Contains(doubt.Contradicts!.Character, new[] { "foliage", "needle-grouping", "needle-tip" });
         Assert.Equal("Pinus", doubt.Without!.Value.Leader.Name.Genus);
     }
+
+    // A matrix of another's making: its characters belong to no organ, its taxa to no family.
+    private static MadeFlora Matrix(string part)
+    {
+        var flora = "one two three four".Split(' ').Aggregate(new MadeFlora(), (made, id) => made.States(id, "yes no", character => character with { Part = part }));
+        foreach (var (name, scores) in new[] { ("Aus primus", "yes"), ("Aus alter", "no"), ("Bus primus", "no"), ("Bus alter", "no") })
+            flora.Taxon(name, string.Join(" / ", "one two three four".Split(' ').Select(id => $"{id}: {scores}")), taxon => taxon with { Family = Taxon.NotGiven });
+        return flora;
+    }
+
+    private static SieveAnswer AskAll(MadeFlora flora, string state) =>
+        flora.Sieve(SieveModel.Standard with { Strangers = 0 }).Ask([.. "one two three four".Split(' ').Select(id => Readings.Is(id, state, Certainty.Sure))]);
+
+    [Fact]
+    public void A_species_is_named_on_one_organ_only_where_the_flora_does_not_say_which_is_which()
+    {
+        Assert.Equal("Aus primus", AskAll(Matrix(Organs.PartNotGiven), "yes").Determination.Name);
+        Assert.NotEqual(TaxonRank.Species, AskAll(Matrix("blade"), "yes").Determination.Rank);
+    }
+
+    [Fact]
+    public void A_family_that_is_not_given_is_not_named()
+    {
+        var answer = AskAll(Matrix(Organs.PartNotGiven), "no");
+        Assert.NotEqual(TaxonRank.Family, answer.Determination.Rank);
+        Assert.DoesNotContain(Taxon.NotGiven, answer.Determination.Sentence.ToString());
+        Assert.DoesNotContain(answer.Ranking, share => share.Rank == TaxonRank.Family);
+    }
 }

@@ -220,9 +220,9 @@ public static class Nexus
                 About = new DraftEntry(source.Path, 1, new Dictionary<string, string> { ["id"] = id, ["title"] = id }),
                 Characters = [.. characters.Take(count).Select((character, c) => new DraftEntry(source.Path, 1, new Dictionary<string, string>
                 {
-                    ["part"] = "characters", ["id"] = ids[c], ["kind"] = "nominal", ["label"] = character.Label.Replace('_', ' '), ["question"] = $"What is the {character.Label.Replace('_', ' ').Replace('-', ' ')}?"
+                    ["part"] = Organs.PartNotGiven, ["id"] = ids[c], ["kind"] = "nominal", ["label"] = character.Label.Replace('_', ' '), ["question"] = $"What is the {character.Label.Replace('_', ' ').Replace('-', ' ')}?"
                 }) { Pairs = new Dictionary<string, IReadOnlyList<(string, string)>> { ["states"] = [.. (states[c].Count == 0 ? ["state-0"] : states[c]).Select(state => (state, state.Replace('-', ' ')))] } })],
-                Taxa = [.. rows.Select(row => new DraftEntry(source.Path, row.Line, new Dictionary<string, string> { ["name"] = Binomial(row.Name), ["authority"] = "not given", ["family"] = "not given", ["provenance"] = $"Read from {source.Path}." })
+                Taxa = [.. rows.Select(row => new DraftEntry(source.Path, row.Line, new Dictionary<string, string> { ["name"] = Binomial(row.Name), ["authority"] = Taxon.NotGiven, ["family"] = Taxon.NotGiven, ["provenance"] = $"Read from {source.Path}." })
                 {
                     Lists = new Dictionary<string, IReadOnlyList<string>> { ["common-names"] = [row.Name], ["settings"] = ["wild", "planted"] },
                     Pairs = new Dictionary<string, IReadOnlyList<(string, string)>> { ["scores"] = Scores(row.Cells) }

@@ -127,7 +127,7 @@ public static class StructuredDescriptions
             var slug = Unique(Slug(key), ids.Values);
             if (!ids.TryAdd(key, slug)) throw new SddFault(element, $"the character “{key}” stands twice");
             var label = Said(element) is { Length: > 0 } said ? said : key;
-            var fields = new Dictionary<string, string> { ["part"] = "characters", ["id"] = slug, ["label"] = label, ["question"] = Said(element, "Detail") is { Length: > 0 } question ? question : $"What is the {label}?" };
+            var fields = new Dictionary<string, string> { ["part"] = Organs.PartNotGiven, ["id"] = slug, ["label"] = label, ["question"] = Said(element, "Detail") is { Length: > 0 } question ? question : $"What is the {label}?" };
             var pairs = new Dictionary<string, IReadOnlyList<(string, string)>>();
             if (element.Name == Sdd + "CategoricalCharacter")
             {
@@ -158,7 +158,7 @@ public static class StructuredDescriptions
         {
             var name = description.Element(Sdd + "Scope")?.Element(Sdd + "TaxonName") is { } scope ? names.GetValueOrDefault(Required(scope, "ref")) ?? throw new SddFault(scope, "the taxon referred to is not among the taxon names") : Said(description);
             if (name.Length == 0) throw new SddFault(description, "the description says of no taxon what it describes");
-            taxa.Add(new DraftEntry(file, LineOf(description), new Dictionary<string, string> { ["name"] = name.Contains(' ') ? name : $"{name} sp.", ["authority"] = "not given", ["family"] = "not given", ["provenance"] = $"Read from {file}." })
+            taxa.Add(new DraftEntry(file, LineOf(description), new Dictionary<string, string> { ["name"] = name.Contains(' ') ? name : $"{name} sp.", ["authority"] = Taxon.NotGiven, ["family"] = Taxon.NotGiven, ["provenance"] = $"Read from {file}." })
             {
                 Lists = new Dictionary<string, IReadOnlyList<string>> { ["common-names"] = [name], ["settings"] = ["wild", "planted"] },
                 Pairs = new Dictionary<string, IReadOnlyList<(string, string)>> { ["scores"] = [.. Scores(description, ids, states, units)] }
