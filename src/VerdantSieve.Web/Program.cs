@@ -55,7 +55,11 @@ builder.Services.AddSingleton(new FloraFolder(Path.Combine(floras, "temperate-tr
 var shipped = new OpenFlora(flora);
 shipped.WarmUp();
 shipped.StartReport();
-builder.Services.AddSingleton(services => new FloraShelf(shipped, services.GetRequiredService<IServiceScopeFactory>()));
+builder.Services.AddSingleton(services => new FloraShelf(shipped, async id =>
+{
+    await using var scope = services.CreateAsyncScope();
+    return await scope.ServiceProvider.GetRequiredService<FloraLibrary>().Read(id);
+}));
 builder.Services.AddIdentity<Curator, IdentityRole>(options =>
 {
     (options.Password.RequiredLength, options.Password.RequireNonAlphanumeric, options.Password.RequireUppercase) = (12, false, false);

@@ -143,6 +143,10 @@ public class DeskJourneys(Application application)
         browser.Go("/beside?" + string.Join('&', new[] { "alba", "bicolor", "macrocarpa", "lyrata", "stellata", "michauxii", "montana", "robur" }.Select(oak => $"taxa=quercus-{oak}")));
         Assert.Equal(8, browser.Driver.FindElements(By.CssSelector(".beside thead th")).Count);
         Assert.True(browser.Has(".beside .drawn.small") && browser.Has(".beside .range .core"));
+        // Each state leads to its meaning.
+        Assert.NotEmpty(browser.Find("a.word[href='/words#lobing-is-pinnate']").GetAttribute("title")!);
+        browser.Go("/words#lobing-is-pinnate");
+        Assert.Contains("lobed like a feather", browser.Text("#lobing-is-pinnate"));
         browser.Go("/beside?taxa=Quercus%20nowhere&taxa=quercus-alba");
         Assert.Contains("“Quercus nowhere” is not in this flora", browser.Text(".problem"));
         Assert.Equal("Quercus nowhere", browser.Find("input[name=taxa]").GetAttribute("value"));

@@ -1,10 +1,12 @@
 using System.Collections.Concurrent;
-using VerdantSieve.Store.Floras;
+using VerdantSieve.Core.Botany;
 
 namespace VerdantSieve.Web;
 
 /// <summary>All floras: the shipped one, always open, and own ones, opened when first asked for.</summary>
-public sealed class FloraShelf(OpenFlora shipped, IServiceScopeFactory scopes)
+/// <param name="shipped">The shipped one.</param>
+/// <param name="read">Reads an own flora by its id; null where there is none.</param>
+public sealed class FloraShelf(OpenFlora shipped, Func<string, Task<Flora?>> read)
 {
     /// <summary>The most own floras that stay open; the one not asked for longest is closed for another.</summary>
     public const int MostOpen = 4;
@@ -35,11 +37,7 @@ public sealed class FloraShelf(OpenFlora shipped, IServiceScopeFactory scopes)
     /// <summary>Closes an own flora that has been replaced or removed.</summary>
     public void Close(string id) => openings.TryRemove(id, out _);
 
-    private async Task<OpenFlora?> Open(string id)
-    {
-        await using var scope = scopes.CreateAsyncScope();
-        return await scope.ServiceProvider.GetRequiredService<FloraLibrary>().Read(id) is { } flora ? new OpenFlora(flora, isOwn: true) : null;
-    }
+    private async Task<OpenFlora?> Open(string id) => await read(id) is { } flora ? new OpenFlora(flora, isOwn: true) : null;
 
     private sealed record Opening(Lazy<Task<OpenFlora?>> Flora)
     {
