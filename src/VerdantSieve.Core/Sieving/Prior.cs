@@ -5,9 +5,12 @@ namespace VerdantSieve.Core.Sieving;
 /// <summary>How likely a kind is before anything is read: by range, abundance and setting. The values are choices, written up in docs/method.md.</summary>
 public static class Prior
 {
-    private const double Native = 1, Introduced = 0.4;
+    private const double Native = 1;
     private const double WrongSetting = 0.06;
     private const double Hybrid = 0.1, HybridWithoutParents = 0.01;
+
+    // Of what was brought to a country less has run wild than grows there by nature; in gardens and streets the two are alike.
+    private const double RunWild = 0.4, PlantedAlike = 1;
 
     // By how many borders lie between the place and the nearest country the kind is native to.
     private static readonly double[] ByBorders = [Native, 0.1, 0.04, 0.02];
@@ -43,7 +46,7 @@ public static class Prior
     private static double[] In(string region, Flora flora, Setting? setting)
     {
         var borders = Regions.BordersFrom(region);
-        return [.. flora.Taxa.Select(taxon => ByRange(taxon, region, borders) * BySetting(taxon, setting) * OfParents(taxon, flora, region))];
+        return [.. flora.Taxa.Select(taxon => ByRange(taxon, region, borders, setting) * BySetting(taxon, setting) * OfParents(taxon, flora, region))];
     }
 
     // The mean over the countries the flora knows well, each as likely as it has taxa: a kind at home in thirty of them is met oftener than one at home in three.
@@ -64,12 +67,12 @@ public static class Prior
 
     private static double BySetting(Taxon taxon, Setting? setting) => setting is { } here && !taxon.Settings.Contains(here) ? WrongSetting : 1;
 
-    private static double ByRange(Taxon taxon, string region, IReadOnlyDictionary<string, int> borders)
+    private static double ByRange(Taxon taxon, string region, IReadOnlyDictionary<string, int> borders, Setting? setting)
     {
         var abundance = taxon.AbundanceIn(region).Weight();
         var nearest = taxon.Distribution.Native.Select(code => borders.GetValueOrDefault(code, int.MaxValue)).DefaultIfEmpty(int.MaxValue).Min();
         var native = nearest < ByBorders.Length ? ByBorders[nearest] : Elsewhere;
-        return abundance * (taxon.Distribution.Introduced.Contains(region) ? Math.Max(Introduced, native) : native);
+        return abundance * (taxon.Distribution.Introduced.Contains(region) ? Math.Max(setting == Setting.Planted ? PlantedAlike : RunWild, native) : native);
     }
 
     // A hybrid is rarer than its parents, and not to be looked for where they do not meet.

@@ -72,7 +72,9 @@ public class SlipsTests
             .Taxon("Aus advena", "bark: grey", t => t with { Distribution = new Distribution(["FRA"], ["ORE"]) }).Taxon("Aus hortensis", "bark: grey", t => t with { Settings = [Setting.Planted] });
         var wild = flora.Sieve().Ask(new Circumstances { Region = "ORE", Setting = Setting.Wild });
         Assert.True(wild.Of("Aus communis") > wild.Of("Aus advena") && wild.Of("Aus advena") > wild.Of("Aus rarus") && wild.Of("Aus rarus") > wild.Of("Aus hortensis"));
-        // Nothing said of the place: all alike.
+        var planted = flora.Sieve().Ask(new Circumstances { Region = "ORE", Setting = Setting.Planted });
+        Assert.Equal(planted.Of("Aus communis"), planted.Of("Aus advena"), 12);
+        // Nothing said of the setting: it does not count.
         var anywhere = flora.Sieve().Ask();
         Assert.Equal(anywhere.Of("Aus communis"), anywhere.Of("Aus hortensis"), 12);
     }
