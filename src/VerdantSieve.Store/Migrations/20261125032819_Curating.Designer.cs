@@ -426,6 +426,10 @@ namespace VerdantSieve.Store.Migrations
                         .HasColumnType("jsonb")
                         .HasColumnName("reference_place");
 
+                    b.Property<DateTimeOffset?>("Removed")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("removed");
+
                     b.Property<string>("Title")
                         .IsRequired()
                         .HasColumnType("text")

@@ -54,6 +54,12 @@ namespace VerdantSieve.Store.Migrations
                 nullable: false,
                 defaultValue: false);
 
+            migrationBuilder.AddColumn<DateTimeOffset>(
+                name: "removed",
+                table: "floras",
+                type: "timestamp with time zone",
+                nullable: true);
+
             migrationBuilder.AddColumn<string>(
                 name: "places",
                 table: "floras",
@@ -320,6 +326,10 @@ namespace VerdantSieve.Store.Migrations
 
             migrationBuilder.DropColumn(
                 name: "is_own",
+                table: "floras");
+
+            migrationBuilder.DropColumn(
+                name: "removed",
                 table: "floras");
 
             migrationBuilder.DropColumn(
