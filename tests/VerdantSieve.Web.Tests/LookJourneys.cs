@@ -78,21 +78,23 @@ public class LookJourneys(Application application)
 
         browser.Click(".school input[value=strict]");
         browser.Click(".school noscript button, .school button");
-        Assert.Contains("come through with one slip allowed", browser.Text(".pan"));
+        browser.Await(() => browser.Text(".pan").Contains("come through with one slip allowed"), "it was not sieved strictly");
 
         browser.Go($"{look}?ask=lobing");
         browser.Click("#question .doubts a");
         browser.Click("#question input[value=palmate]");
         browser.Click("#question input[value=unlobed]");
         browser.Click("#question button[value=either]");
-        Assert.Contains("or", browser.Text(".meshes"));
+        browser.Await(() => browser.Text(".meshes").Contains(" or "), "either of two was not recorded");
 
+        // Without scripts each click fetches a page, which takes as long as the machine is busy.
+        void Meshes(int count, string what) => browser.Await(() => browser.Driver.FindElements(By.CssSelector(".mesh")).Count == count, what);
         browser.Click("#undo");
-        Assert.Single(browser.Driver.FindElements(By.CssSelector(".mesh")));
+        Meshes(1, "it was not undone");
         browser.Click("#redo");
-        Assert.Equal(2, browser.Driver.FindElements(By.CssSelector(".mesh")).Count);
+        Meshes(2, "it was not done again");
         browser.Click(".pan .after button");
-        Assert.StartsWith("/beside", browser.At);
+        browser.Await(() => browser.At.StartsWith("/beside"), "nothing was laid side by side");
         Assert.True(browser.Has(".beside tbody tr"));
     }
 
