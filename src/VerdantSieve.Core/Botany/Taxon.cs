@@ -42,8 +42,9 @@ public enum Abundance
 /// <summary>How commonness weighs.</summary>
 public static class Abundances
 {
-    /// <summary>How often a taxon of this commonness is met with, for one of the common ones: above 0, 1 at most. The values are choices.</summary>
-    public static double Weight(this Abundance abundance) => abundance switch { Abundance.Common => 1, Abundance.Frequent => 0.5, Abundance.Occasional => 0.2, _ => 0.07 };
+    /// <summary>How often a taxon of this commonness is keyed, for one of the common ones: above 0, 1 at most. The values are choices, less steep than
+    /// plants are scarce: what everybody knows is seldom keyed.</summary>
+    public static double Weight(this Abundance abundance) => abundance switch { Abundance.Common => 1, Abundance.Frequent => 0.6, Abundance.Occasional => 0.35, _ => 0.2 };
 }
 
 /// <summary>How a plant can hurt.</summary>
