@@ -170,7 +170,9 @@ public class ApiTests(Application application)
 
     private async Task<(HttpStatusCode, JsonNode)> Refused(string address, string body)
     {
-        var answer = await application.Http.PostAsync(address, new StringContent(body, Encoding.UTF8, "application/json"));
+        // A body that is too large is refused before it is sent: the sender waits to be told to go on.
+        using var request = new HttpRequestMessage(HttpMethod.Post, address) { Content = new StringContent(body, Encoding.UTF8, "application/json"), Headers = { ExpectContinue = true } };
+        var answer = await application.Http.SendAsync(request);
         Assert.Equal("application/problem+json", answer.Content.Headers.ContentType?.MediaType);
         return (answer.StatusCode, JsonNode.Parse(await answer.Content.ReadAsStringAsync())!);
     }
