@@ -11,7 +11,9 @@ public class EngineBenchmarks
 {
     private Flora flora = null!;
     private Sieve sieve = null!;
-    private SieveQuestion nothing = null!, three = null!, nine = null!;
+    private SieveQuestion nothing = null!,
+        three = null!,
+        nine = null!;
 
     /// <summary>Reads the flora.</summary>
     [GlobalSetup]
@@ -21,10 +23,19 @@ public class EngineBenchmarks
         sieve = new Sieve(flora);
         Reading[] readings =
         [
-            State("foliage", "broad"), State("arrangement", "alternate"), State("structure", "simple"), State("lobing", "pinnate"), State("lobe-tip", "rounded"),
-            new Reading("blade-length", new Measured(9, 13, 5), Certainty.Fair), State("underside-hair", "sparse"), State("bark-pattern", "shallow-ridges"), State("end-bud", "clustered")
+            State("foliage", "broad"),
+            State("arrangement", "alternate"),
+            State("structure", "simple"),
+            State("lobing", "pinnate"),
+            State("lobe-tip", "rounded"),
+            new Reading("blade-length", new Measured(9, 13, 5), Certainty.Fair),
+            State("underside-hair", "sparse"),
+            State("bark-pattern", "shallow-ridges"),
+            State("end-bud", "clustered"),
         ];
-        (nothing, three, nine) = (new SieveQuestion(), new SieveQuestion { Readings = readings[..3] }, new SieveQuestion { Readings = readings });
+        nothing = new SieveQuestion();
+        three = new SieveQuestion { Readings = readings[..3] };
+        nine = new SieveQuestion { Readings = readings };
 
         static Reading State(string character, string state) => new(character, new StatesSeen([state], StateMode.Is), Certainty.Fair);
     }

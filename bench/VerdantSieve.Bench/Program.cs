@@ -10,14 +10,18 @@ using VerdantSieve.Bench;
 // dotnet run -c Release -- recovery [plants of each taxon] [soybean | shipped | strategies | calibration | strangers]
 return args switch
 {
-    ["load", var address, .. var rest] => await Load.Run(new Uri(address), rest.Length > 0 ? int.Parse(rest[0]) : 20, rest.Length > 1 ? int.Parse(rest[1]) : 300),
+    ["load", var address, .. var rest] => await Load.Run(
+        new Uri(address),
+        rest.Length > 0 ? int.Parse(rest[0]) : 20,
+        rest.Length > 1 ? int.Parse(rest[1]) : 300
+    ),
     ["engine", .. var rest] => Run<EngineBenchmarks>(rest),
     ["world", .. var rest] => Run<WorldBenchmarks>(rest),
     ["quick", .. var rest] => Quick.Run(rest.Length > 0 ? int.Parse(rest[0]) : 60_000),
     ["agreement", var file, .. var log] => Drafts.Run(file, log.FirstOrDefault()),
     ["exchange", .. var rest] => await Exchange.Run(rest.Length > 0 ? int.Parse(rest[0]) : 1000),
     ["recovery", .. var rest] => RecoveryTables.Run(rest.Length > 0 ? int.Parse(rest[0]) : 12, rest.Length > 1 ? rest[1] : null),
-    _ => Usage()
+    _ => Usage(),
 };
 
 static int Run<T>(string[] arguments)
@@ -28,6 +32,9 @@ static int Run<T>(string[] arguments)
 
 static int Usage()
 {
-    Console.Error.WriteLine("usage: load ADDRESS [PEOPLE] [PAUSE-MS] | engine | world | quick [TAXA] | exchange [TAXA] | agreement FILE | recovery [PLANTS [TABLE]]");
+    Console.Error.WriteLine(
+        "usage: load ADDRESS [PEOPLE] [PAUSE-MS] | engine | world | quick [TAXA] | exchange [TAXA] | agreement FILE | recovery "
+            + "[PLANTS [TABLE]]"
+    );
     return 2;
 }

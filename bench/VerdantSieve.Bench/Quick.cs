@@ -1,5 +1,6 @@
 using System.Diagnostics;
-using VerdantSieve.Core.Sieving.Packed;
+using System.Text.Json;
+using VerdantSieve.Packed;
 
 namespace VerdantSieve.Bench;
 
@@ -17,10 +18,24 @@ internal static class Quick
         var rank = Median(() => sieve.Rank(three));
         var after = Median(() => sieve.Bits());
         var allocated = GC.GetAllocatedBytesForCurrentThread();
-        for (var i = 0; i < 100; i++) sieve.Rank(three);
+        for (var i = 0; i < 100; i++)
+            sieve.Rank(three);
         allocated = GC.GetAllocatedBytesForCurrentThread() - allocated;
-        Console.WriteLine(FormattableString.Invariant(
-            $"{{\"taxa\":{taxa},\"rankThree\":{rank:0.0000},\"nextLookFlat\":{flat:0.000},\"nextLookUneven\":{uneven:0.000},\"nextLookThree\":{after:0.000},\"bytes\":{sieve.Size},\"allocatedPerRank\":{allocated / 100},\"best\":{sieve.Best().Taxon}}}"));
+        Console.WriteLine(
+            JsonSerializer.Serialize(
+                new
+                {
+                    taxa,
+                    rankThree = Math.Round(rank, 4),
+                    nextLookFlat = Math.Round(flat, 3),
+                    nextLookUneven = Math.Round(uneven, 3),
+                    nextLookThree = Math.Round(after, 3),
+                    bytes = sieve.Size,
+                    allocatedPerRank = allocated / 100,
+                    best = sieve.Best().Taxon,
+                }
+            )
+        );
         return 0;
     }
 
@@ -39,12 +54,17 @@ internal static class Quick
     private static double Median(Action action)
     {
         // Until the compiler has made its best of the code.
-        for (var start = Stopwatch.GetTimestamp(); Stopwatch.GetElapsedTime(start).TotalMilliseconds < 700;) action();
-        return Enumerable.Range(0, 101).Select(_ =>
-        {
-            var start = Stopwatch.GetTimestamp();
+        for (var start = Stopwatch.GetTimestamp(); Stopwatch.GetElapsedTime(start).TotalMilliseconds < 700;)
             action();
-            return Stopwatch.GetElapsedTime(start).TotalMilliseconds;
-        }).Order().ElementAt(50);
+        return Enumerable
+            .Range(0, 101)
+            .Select(_ =>
+            {
+                var start = Stopwatch.GetTimestamp();
+                action();
+                return Stopwatch.GetElapsedTime(start).TotalMilliseconds;
+            })
+            .Order()
+            .ElementAt(50);
     }
 }

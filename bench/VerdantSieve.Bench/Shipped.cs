@@ -11,7 +11,8 @@ internal static class Shipped
         get
         {
             var folder = AppContext.BaseDirectory;
-            while (!Directory.Exists(Path.Combine(folder, "floras"))) folder = Path.GetDirectoryName(folder.TrimEnd('/'))!;
+            while (!Directory.Exists(Path.Combine(folder, "floras")))
+                folder = Path.GetDirectoryName(folder.TrimEnd('/'))!;
             return folder;
         }
     }
@@ -20,7 +21,15 @@ internal static class Shipped
     {
         var folder = Path.Combine(Root, "floras", "temperate-trees");
         SourceFile File(string path) => new(Path.GetRelativePath(folder, path), System.IO.File.ReadAllText(path));
-        return FloraReader.Read(File(Path.Combine(folder, "flora.yaml")), File(Path.Combine(folder, "characters.yaml")),
-            Directory.EnumerateFiles(Path.Combine(folder, "taxa"), "*.yaml", SearchOption.AllDirectories).Order(StringComparer.Ordinal).Select(File)).Flora!;
+        return FloraReader
+            .Read(
+                File(Path.Combine(folder, "flora.yaml")),
+                File(Path.Combine(folder, "characters.yaml")),
+                Directory
+                    .EnumerateFiles(Path.Combine(folder, "taxa"), "*.yaml", SearchOption.AllDirectories)
+                    .Order(StringComparer.Ordinal)
+                    .Select(File)
+            )
+            .Value;
     }
 }

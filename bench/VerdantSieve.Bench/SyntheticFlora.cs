@@ -1,12 +1,14 @@
-using VerdantSieve.Core.Sieving.Packed;
+using VerdantSieve.Packed;
 
 namespace VerdantSieve.Bench;
 
-/// <summary>A made-up flora of any size: 200 characters of 6 states. Twenty taxa make a genus, which agree in most characters; each shows one
+/// <summary>A made-up flora of any size: 200 characters of 6 states. Twenty taxa make a genus, which agree in most characters; each shows
+/// one
 /// state usually and often a second sometimes. The same numbers give the same flora.</summary>
 internal static class SyntheticFlora
 {
-    public const int Characters = 200, States = 6;
+    public const int Characters = 200,
+        States = 6;
     private const int GenusSize = 20;
 
     public static int[] StatesOfEach { get; } = [.. Enumerable.Repeat(States, Characters)];
@@ -36,7 +38,10 @@ internal static class SyntheticFlora
     private static uint Mix(int a, int b, uint seed)
     {
         var h = (uint)a * 0x9E3779B1 ^ (uint)b * 0x85EBCA77 ^ seed * 0xC2B2AE3D;
-        h ^= h >> 16; h *= 0x85EBCA6B; h ^= h >> 13; h *= 0xC2B2AE35;
+        h ^= h >> 16;
+        h *= 0x85EBCA6B;
+        h ^= h >> 13;
+        h *= 0xC2B2AE35;
         return h ^ h >> 16;
     }
 }

@@ -1,5 +1,5 @@
 using BenchmarkDotNet.Attributes;
-using VerdantSieve.Core.Sieving.Packed;
+using VerdantSieve.Packed;
 
 namespace VerdantSieve.Bench;
 

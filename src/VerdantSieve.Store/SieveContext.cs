@@ -27,6 +27,7 @@ public sealed class SieveContext(DbContextOptions<SieveContext> options) : Ident
         model.Entity<RevisionRow>(revision =>
         {
             revision.HasKey(row => row.Id);
+            revision.Property(row => row.Changes).HasColumnType("jsonb");
             revision.HasIndex(row => new { row.FloraId, row.TaxonName });
         });
         model.Entity<FloraRow>().HasKey(flora => flora.Id);
@@ -39,16 +40,23 @@ public sealed class SieveContext(DbContextOptions<SieveContext> options) : Ident
         model.Entity<TaxonRow>(taxon =>
         {
             taxon.HasKey(row => new { row.FloraId, row.Name });
-            taxon.Property(row => row.Hazards).HasColumnType("jsonb");
-            taxon.Property(row => row.Doubles).HasColumnType("jsonb");
-            taxon.Property(row => row.LocalAbundance).HasColumnType("jsonb");
+            taxon.Property(row => row.Definition).HasColumnType("jsonb");
             taxon.HasOne<FloraRow>().WithMany().HasForeignKey(row => row.FloraId).OnDelete(DeleteBehavior.Cascade);
         });
         model.Entity<ScoreRow>(score =>
         {
-            score.HasKey(row => new { row.FloraId, row.TaxonName, row.CharacterId });
+            score.HasKey(row => new
+            {
+                row.FloraId,
+                row.TaxonName,
+                row.CharacterId,
+            });
             score.HasOne<TaxonRow>().WithMany().HasForeignKey(row => new { row.FloraId, row.TaxonName }).OnDelete(DeleteBehavior.Cascade);
-            score.HasOne<CharacterRow>().WithMany().HasForeignKey(row => new { row.FloraId, row.CharacterId }).OnDelete(DeleteBehavior.Cascade);
+            score
+                .HasOne<CharacterRow>()
+                .WithMany()
+                .HasForeignKey(row => new { row.FloraId, row.CharacterId })
+                .OnDelete(DeleteBehavior.Cascade);
         });
         model.Entity<FloraRow>(flora =>
         {

@@ -1,4 +1,5 @@
 using Microsoft.EntityFrameworkCore;
+using NodaTime;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Formats;
 using VerdantSieve.Store.Demo;
@@ -18,26 +19,37 @@ public class FloraLoaderTests(TestDatabase store) : IDisposable
     {
         Copy();
         await using var database = store.Open();
-        var fromFiles = await new FloraLoader(database).Load(folder);
+        var fromFiles = await new FloraLoader(database, SystemClock.Instance).Load(folder);
         await using var again = store.Open();
-        var fromDatabase = await new FloraLoader(again).Load(folder);
+        var fromDatabase = await new FloraLoader(again, SystemClock.Instance).Load(folder);
 
         Assert.NotSame(fromFiles, fromDatabase);
         Assert.Equal(fromFiles.Characters.Select(c => c.Id), fromDatabase.Characters.Select(c => c.Id));
         Assert.Equal(fromFiles.Taxa.Select(t => t.Name), fromDatabase.Taxa.Select(t => t.Name));
         foreach (var (one, other) in fromFiles.Characters.Zip(fromDatabase.Characters))
         {
-            Assert.Equal((one.GetType(), one.Question, one.Phrase, one.Contact, one.Effort, one.Order, one.OnlyIf?.ToString()), (other.GetType(), other.Question, other.Phrase, other.Contact, other.Effort, other.Order, other.OnlyIf?.ToString()));
-            Assert.Equal((one.Weight, one.Echo, one.GardenForm), (other.Weight, other.Echo, other.GardenForm));
-            if (one is StateCharacter side) Assert.Equal((side.OneSided, side.Variety, side.Ordered), (((StateCharacter)other).OneSided, ((StateCharacter)other).Variety, ((StateCharacter)other).Ordered));
-            if (one is StateCharacter states) Assert.Equal(states.Confusions, ((StateCharacter)other).Confusions);
+            Assert.Equal(
+                (one.GetType(), one.Question, one.Phrase, one.Contact, one.Effort, one.Order, one.OnlyIf?.ToString()),
+                (other.GetType(), other.Question, other.Phrase, other.Contact, other.Effort, other.Order, other.OnlyIf?.ToString())
+            );
+            Assert.Equal((one.Weight, one.Correlation, one.GardenForm), (other.Weight, other.Correlation, other.GardenForm));
+            if (one is StateCharacter side)
+                Assert.Equal(
+                    (side.OneSided, side.Variety, side.Ordered),
+                    (((StateCharacter)other).OneSided, ((StateCharacter)other).Variety, ((StateCharacter)other).Ordered)
+                );
+            if (one is StateCharacter states)
+                Assert.Equal(states.Confusions, ((StateCharacter)other).Confusions);
         }
         Assert.Equal(fromFiles.About.Aggregates, fromDatabase.About.Aggregates);
         Assert.Equal(fromFiles.About.NearAlike, fromDatabase.About.NearAlike);
         Assert.NotEmpty(fromDatabase.About.Aggregates);
         foreach (var (one, other) in fromFiles.Taxa.Zip(fromDatabase.Taxa))
         {
-            Assert.Equal((one.Family, one.Authority, one.Abundance, one.Provenance, one.Remember), (other.Family, other.Authority, other.Abundance, other.Provenance, other.Remember));
+            Assert.Equal(
+                (one.Family, one.Authority, one.Abundance, one.Provenance, one.Remember),
+                (other.Family, other.Authority, other.Abundance, other.Provenance, other.Remember)
+            );
             Assert.Equal((one.Rank, one.Group, one.Aggregate), (other.Rank, other.Group, other.Aggregate));
             Assert.Equal(one.HybridOf, other.HybridOf);
             Assert.Equal(one.Hazards, other.Hazards);
@@ -47,7 +59,9 @@ public class FloraLoaderTests(TestDatabase store) : IDisposable
         }
 
         static IEnumerable<string> Scores(Taxon taxon, Flora flora) =>
-            taxon.Scores.OrderBy(score => score.Key).Select(score => $"{score.Key}: {ScoreNotation.Format(score.Value, flora.Character(score.Key))}");
+            taxon
+                .Scores.OrderBy(score => score.Key)
+                .Select(score => $"{score.Key}: {ScoreNotation.Format(taxon, flora.Character(score.Key))}");
     }
 
     [Fact]
@@ -55,12 +69,15 @@ public class FloraLoaderTests(TestDatabase store) : IDisposable
     {
         Copy();
         await using var database = store.Open();
-        await new FloraLoader(database).Load(folder);
+        await new FloraLoader(database, SystemClock.Instance).Load(folder);
         var file = Path.Combine(folder, "taxa", "Alnus", "rubra.yaml");
-        await File.WriteAllTextAsync(file, (await File.ReadAllTextAsync(file)).Replace("common-names: [red alder]", "common-names: [red alder, river alder]"));
-        var flora = await new FloraLoader(database).Load(folder);
+        await File.WriteAllTextAsync(
+            file,
+            (await File.ReadAllTextAsync(file)).Replace("common-names: [red alder]", "common-names: [red alder, river alder]")
+        );
+        var flora = await new FloraLoader(database, SystemClock.Instance).Load(folder);
         Assert.Contains("river alder", flora.FindTaxon("Alnus rubra")!.CommonNames);
-        Assert.Contains("river alder", (await database.Taxa.AsNoTracking().SingleAsync(t => t.Name == "Alnus rubra")).CommonNames);
+        Assert.Contains("river alder", (await database.Taxa.AsNoTracking().SingleAsync(t => t.Name == "Alnus rubra")).Definition);
     }
 
     [Fact]
@@ -68,11 +85,11 @@ public class FloraLoaderTests(TestDatabase store) : IDisposable
     {
         Copy();
         await using var database = store.Open();
-        await new FloraLoader(database).Load(folder);
+        await new FloraLoader(database, SystemClock.Instance).Load(folder);
         var before = await database.Scores.CountAsync();
         var file = Path.Combine(folder, "taxa", "Alnus", "rubra.yaml");
         await File.WriteAllTextAsync(file, (await File.ReadAllTextAsync(file)).Replace("arrangement: alternate", "arrangement: sideways"));
-        var refused = await Assert.ThrowsAsync<FloraFaultException>(() => new FloraLoader(database).Load(folder));
+        var refused = await Assert.ThrowsAsync<FloraFaultException>(() => new FloraLoader(database, SystemClock.Instance).Load(folder));
         Assert.Contains("taxa/Alnus/rubra.yaml:", refused.Message);
         Assert.Contains("sideways", refused.Message);
         Assert.Equal(before, await database.Scores.CountAsync());
@@ -82,11 +99,11 @@ public class FloraLoaderTests(TestDatabase store) : IDisposable
     public async Task The_demonstration_is_loaded_once_and_put_back_on_request_only()
     {
         await using var database = store.Open();
-        var flora = await new FloraLoader(database).Load(TestDatabase.FloraFolder);
+        var flora = await new FloraLoader(database, SystemClock.Instance).Load(TestDatabase.FloraFolder);
         var demo = new DemoLooks(database, flora);
         await demo.LoadOnce();
         await demo.LoadOnce();
-        var book = new LookBook(database);
+        var book = new LookBook(database, SystemClock.Instance);
         var looks = await database.Looks.CountAsync(look => look.IsDemo);
         Assert.True(looks >= 8);
 
@@ -105,7 +122,8 @@ public class FloraLoaderTests(TestDatabase store) : IDisposable
 
     public void Dispose()
     {
-        if (Directory.Exists(folder)) Directory.Delete(folder, recursive: true);
+        if (Directory.Exists(folder))
+            Directory.Delete(folder, recursive: true);
     }
 
     private void Copy()

@@ -24,14 +24,16 @@ public sealed class TestDatabase : IAsyncLifetime
         get
         {
             for (var at = new DirectoryInfo(AppContext.BaseDirectory); at is not null; at = at.Parent)
-                if (Directory.Exists(Path.Combine(at.FullName, "floras"))) return Path.Combine(at.FullName, "floras", "temperate-trees");
+                if (Directory.Exists(Path.Combine(at.FullName, "floras")))
+                    return Path.Combine(at.FullName, "floras", "temperate-trees");
             throw new DirectoryNotFoundException("No folder “floras” above " + AppContext.BaseDirectory);
         }
     }
 
     public async ValueTask InitializeAsync()
     {
-        var named = Environment.GetEnvironmentVariable("VERDANT_DATABASE")
+        var named =
+            Environment.GetEnvironmentVariable("VERDANT_DATABASE")
             ?? throw new InvalidOperationException("VERDANT_DATABASE is not set: run the tests through ./test.");
         connection = new NpgsqlConnectionStringBuilder(named) { Database = "verdant_store_test" }.ConnectionString;
         await using var database = Open();

@@ -8,18 +8,52 @@ public class AccessibilityTests(Application application)
 {
     private static readonly string[] Pages =
     [
-        "/", "/notebook", "/plants", "/plants?find=nosuchplant", "/plant/acer-macrophyllum", "/plant/toxicodendron-diversilobum", "/words", "/help", "/nowhere",
-        "/beside", "/desk", "/desk/report", "/desk/history", "/desk/sign-in", "/desk/floras", "/doubles?region=ONT", "/plants?family=Betulaceae", "/beside?taxa=acer-platanoides&taxa=platanus-hispanica&taxa=acer-macrophyllum",
-        "/look/lantern2", "/look/lantern5", "/look/lantern8", "/look/lantern4?ask=arrangement", "/look/lantern4?ask=margin&several=true", "/look/lantern4?ask=blade-length",
-        "/look/lantern4?ask=base-sprouts", "/look/lantern4?find=bark", "/look/lantern5?taxon=quercus-garryana",
-        "/look/lantern5/meshes", "/look/lanternc", "/look/lanternd?ask=blade-length", "/look/lantern4?where=true"
+        "/",
+        "/notebook",
+        "/plants",
+        "/plants?find=nosuchplant",
+        "/plant/acer-macrophyllum",
+        "/plant/toxicodendron-diversilobum",
+        "/words",
+        "/help",
+        "/nowhere",
+        "/beside",
+        "/desk",
+        "/desk/report",
+        "/desk/history",
+        "/desk/sign-in",
+        "/desk/floras",
+        "/doubles?region=ONT",
+        "/plants?family=Betulaceae",
+        "/beside?taxa=acer-platanoides&taxa=platanus-hispanica&taxa=acer-macrophyllum",
+        "/look/lantern2",
+        "/look/lantern5",
+        "/look/lantern8",
+        "/look/lantern4?ask=arrangement",
+        "/look/lantern4?ask=margin&several=true",
+        "/look/lantern4?ask=blade-length",
+        "/look/lantern4?ask=base-sprouts",
+        "/look/lantern4?find=bark",
+        "/look/lantern5?taxon=quercus-garryana",
+        "/look/lantern5/meshes",
+        "/look/lanternc",
+        "/look/lanternd?ask=blade-length",
+        "/look/lantern4?where=true",
     ];
 
+    private const string Standard = "{runOnly: ['wcag2a','wcag2aa','wcag21a','wcag21aa','wcag22aa','best-practice']}";
+
+    // Contrast is what takes axe long. It hangs on the colours alone, which are the same at any width; of the dark page nothing else is
+    // different.
+    private const string AllButContrast =
+        "{runOnly: ['wcag2a','wcag2aa','wcag21a','wcag21aa','wcag22aa','best-practice'], rules: {'color-contrast': {enabled: false}}}";
+    private const string ContrastAlone = "{runOnly: {type: 'rule', values: ['color-contrast']}}";
+
     [Theory]
-    [InlineData(1280, false)]
-    [InlineData(390, false)]
-    [InlineData(1280, true)]
-    public void No_page_has_a_violation(int width, bool dark)
+    [InlineData(1280, false, Standard)]
+    [InlineData(390, false, AllButContrast)]
+    [InlineData(1280, true, ContrastAlone)]
+    public void No_page_has_a_violation(int width, bool dark, string rules)
     {
         using var browser = application.Open(width, 900, dark: dark);
         var axe = File.ReadAllText(Path.Combine(Application.Root, "node_modules", "axe-core", "axe.min.js"));
@@ -29,10 +63,17 @@ public class AccessibilityTests(Application application)
             browser.Go(page);
             browser.Driver.ExecuteScript("document.querySelectorAll('details').forEach(d => d.open = true)");
             browser.Driver.ExecuteScript(axe);
-            var json = (string)browser.Driver.ExecuteAsyncScript(
-                "const done = arguments[arguments.length - 1]; axe.run(document, {runOnly: ['wcag2a','wcag2aa','wcag21a','wcag21aa','wcag22aa','best-practice']}).then(r => done(JSON.stringify(r.violations.map(v => ({id: v.id, at: v.nodes.slice(0, 3).map(n => n.target.join(' ') + ' ' + (n.any[0]?.message ?? ''))})))))")!;
+            var json = (string)
+                browser.Driver.ExecuteAsyncScript(
+                    $"const done = arguments[arguments.length - 1]; axe.run(document, {rules}).then(r => "
+                        + "done(JSON.stringify(r.violations.map(v => "
+                        + "({id: v.id, at: v.nodes.slice(0, 3).map(n => n.target.join(' ') + ' ' + (n.any[0]?.message ?? ''))})))))"
+                )!;
             foreach (var violation in JsonDocument.Parse(json).RootElement.EnumerateArray())
-                found.Add($"{page}: {violation.GetProperty("id").GetString()}: {string.Join(" | ", violation.GetProperty("at").EnumerateArray().Select(at => at.GetString()))}");
+                found.Add(
+                    $"{page}: {violation.GetProperty("id").GetString()}: "
+                        + $"{string.Join(" | ", violation.GetProperty("at").EnumerateArray().Select(at => at.GetString()))}"
+                );
         }
         Assert.True(found.Count == 0, string.Join('\n', found));
     }

@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Diagnostics;
 using System.Net;
 using System.Net.Sockets;
@@ -27,42 +28,79 @@ public sealed class Application : IAsyncLifetime
         get
         {
             for (var at = new DirectoryInfo(AppContext.BaseDirectory); at is not null; at = at.Parent)
-                if (File.Exists(Path.Combine(at.FullName, "VerdantSieve.slnx"))) return at.FullName;
+                if (File.Exists(Path.Combine(at.FullName, "VerdantSieve.slnx")))
+                    return at.FullName;
             throw new DirectoryNotFoundException("No VerdantSieve.slnx above " + AppContext.BaseDirectory);
         }
     }
 
     public async ValueTask InitializeAsync()
     {
-        var named = Environment.GetEnvironmentVariable("VERDANT_DATABASE") ?? throw new InvalidOperationException("VERDANT_DATABASE is not set: run the tests through ./test.");
+        var named =
+            Environment.GetEnvironmentVariable("VERDANT_DATABASE")
+            ?? throw new InvalidOperationException("VERDANT_DATABASE is not set: run the tests through ./test.");
         database = new NpgsqlConnectionStringBuilder(named) { Database = "verdant_web_test" }.ConnectionString;
         await Maintain(named, "drop database if exists verdant_web_test with (force)", "create database verdant_web_test");
         Address = new Uri($"http://127.0.0.1:{FreePort()}");
         Http = new HttpClient(new HttpClientHandler { AllowAutoRedirect = false }) { BaseAddress = Address };
-        process = Process.Start(new ProcessStartInfo("dotnet", [typeof(Program).Assembly.Location])
-        {
-            WorkingDirectory = Path.Combine(Root, "src", "VerdantSieve.Web"), RedirectStandardError = true, RedirectStandardOutput = true,
-            Environment = { ["VERDANT_DATABASE"] = database, ["ASPNETCORE_URLS"] = Address.ToString(), ["VERDANT_FLORAS"] = Path.Combine(Root, "floras") }
-        })!;
-        process.OutputDataReceived += (_, _) => { };
-        process.BeginOutputReadLine();
+        process = await Start(Address);
+    }
+
+    /// <summary>Another process of the same application on the same database.</summary>
+    public async Task<(Process Process, Uri Address)> StartAnother()
+    {
+        var address = new Uri($"http://127.0.0.1:{FreePort()}");
+        return (await Start(address), address);
+    }
+
+    private async Task<Process> Start(Uri address)
+    {
+        var started = Process.Start(
+            new ProcessStartInfo("dotnet", [typeof(Program).Assembly.Location])
+            {
+                WorkingDirectory = Path.Combine(Root, "src", "VerdantSieve.Web"),
+                RedirectStandardError = true,
+                RedirectStandardOutput = true,
+                Environment =
+                {
+                    ["VERDANT_DATABASE"] = database,
+                    ["ASPNETCORE_URLS"] = address.ToString(),
+                    ["VERDANT_FLORAS"] = Path.Combine(Root, "floras"),
+                    ["VERDANT_RUN"] = Path.Combine(Root, ".run", "web-tests"),
+                },
+            }
+        )!;
+        started.OutputDataReceived += (_, line) => output.Enqueue(line.Data ?? "");
+        started.BeginOutputReadLine();
+        using var http = new HttpClient { BaseAddress = address };
         for (var tries = 0; tries < 300; tries++)
         {
-            if (process.HasExited) throw new InvalidOperationException("The application stopped at once: " + await process.StandardError.ReadToEndAsync());
+            if (started.HasExited)
+                throw new InvalidOperationException("The application stopped at once: " + await started.StandardError.ReadToEndAsync());
             try
             {
-                if ((await Http.GetAsync("/health")).IsSuccessStatusCode) return;
+                if ((await http.GetAsync("/health")).IsSuccessStatusCode)
+                    return started;
             }
-            catch (HttpRequestException) { }
+            catch (HttpRequestException)
+            {
+                // It is not listening yet.
+            }
             await Task.Delay(200);
         }
         throw new TimeoutException("The application did not answer within a minute.");
     }
 
+    private readonly ConcurrentQueue<string> output = new();
+
+    /// <summary>What the application has logged so far.</summary>
+    public IReadOnlyList<string> Logged => [.. output];
+
     public async ValueTask DisposeAsync()
     {
         process?.Kill(entireProcessTree: true);
-        if (process is not null) await process.WaitForExitAsync();
+        if (process is not null)
+            await process.WaitForExitAsync();
         Http?.Dispose();
         await Maintain(Environment.GetEnvironmentVariable("VERDANT_DATABASE")!, "drop database if exists verdant_web_test with (force)");
     }
@@ -76,13 +114,15 @@ public sealed class Application : IAsyncLifetime
     }
 
     /// <summary>A browser window of its own.</summary>
-    public Browser Open(int width = 1280, int height = 800, bool scripts = true, bool dark = false) => new(Address, width, height, scripts, dark);
+    public Browser Open(int width = 1280, int height = 800, bool scripts = true, bool dark = false) =>
+        new(Address, width, height, scripts, dark);
 
     private static async Task Maintain(string connection, params string[] commands)
     {
         await using var open = new NpgsqlConnection(connection);
         await open.OpenAsync();
-        foreach (var text in commands) await new NpgsqlCommand(text, open).ExecuteNonQueryAsync();
+        foreach (var text in commands)
+            await new NpgsqlCommand(text, open).ExecuteNonQueryAsync();
     }
 
     private static int FreePort()
@@ -103,14 +143,40 @@ public sealed class Browser : IDisposable
     {
         this.address = address;
         var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
-        options.AddArguments("--headless", "--no-sandbox", "--disable-gpu", "--disable-background-networking", "--disable-component-update", "--no-first-run",
-            "--disable-dev-shm-usage", $"--user-data-dir={profile}", $"--window-size={width},{height}");
-        if (!scripts) options.AddUserProfilePreference("profile.managed_default_content_settings.javascript", 2);
+        options.AddArguments(
+            "--headless",
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--no-first-run",
+            "--disable-dev-shm-usage",
+            $"--user-data-dir={profile}",
+            $"--window-size={width},{height}"
+        );
+        if (!scripts)
+            options.AddUserProfilePreference("profile.managed_default_content_settings.javascript", 2);
         Driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin/chromedriver"), options, TimeSpan.FromSeconds(60));
         // The window has a least width of its own; a phone's is set as a device's.
-        var metrics = new Dictionary<string, object?> { ["width"] = width, ["height"] = height, ["deviceScaleFactor"] = 1, ["mobile"] = width < 600 };
+        var metrics = new Dictionary<string, object?>
+        {
+            ["width"] = width,
+            ["height"] = height,
+            ["deviceScaleFactor"] = 1,
+            ["mobile"] = width < 600,
+        };
         Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", metrics);
-        if (dark) Driver.ExecuteCdpCommand("Emulation.setEmulatedMedia", new Dictionary<string, object?> { ["features"] = new object[] { new Dictionary<string, object?> { ["name"] = "prefers-color-scheme", ["value"] = "dark" } } });
+        if (dark)
+            Driver.ExecuteCdpCommand(
+                "Emulation.setEmulatedMedia",
+                new Dictionary<string, object?>
+                {
+                    ["features"] = new object[]
+                    {
+                        new Dictionary<string, object?> { ["name"] = "prefers-color-scheme", ["value"] = "dark" },
+                    },
+                }
+            );
     }
 
     public ChromeDriver Driver { get; }
@@ -122,45 +188,86 @@ public sealed class Browser : IDisposable
     }
 
     public string At => new Uri(Driver.Url).PathAndQuery;
+
     public IWebElement Find(string css) => Until(() => Driver.FindElements(By.CssSelector(css)).FirstOrDefault(), $"nothing matches {css}");
+
     public bool Has(string css) => Driver.FindElements(By.CssSelector(css)).Count > 0;
 
     // The element may be swapped for another between finding and reading it.
-    public string Text(string css) => Until(() =>
-    {
-        try { return Find(css).Text; }
-        catch (StaleElementReferenceException) { return null; }
-    }, $"{css} never stood still");
+    public string Text(string css) =>
+        Until(
+            () =>
+            {
+                try
+                {
+                    return Find(css).Text;
+                }
+                catch (StaleElementReferenceException)
+                {
+                    return null;
+                }
+            },
+            $"{css} never stood still"
+        );
 
     public string Sentence => Text("#sentence");
 
-    public void Click(string css) => Until(() =>
-    {
-        try { Driver.FindElement(By.CssSelector(css)).Click(); return "clicked"; }
-        catch (StaleElementReferenceException) { return null; }
-        catch (NoSuchElementException) { return null; }
-    }, $"could not click {css}");
+    public void Click(string css) =>
+        Until(
+            () =>
+            {
+                try
+                {
+                    Driver.FindElement(By.CssSelector(css)).Click();
+                    return "clicked";
+                }
+                catch (StaleElementReferenceException)
+                {
+                    return null;
+                }
+                catch (NoSuchElementException)
+                {
+                    return null;
+                }
+            },
+            $"could not click {css}"
+        );
 
     public void Press(string keys) => Driver.SwitchTo().ActiveElement().SendKeys(keys);
 
     /// <summary>Waits until something holds, and says what it was if it never does.</summary>
-    public void Await(Func<bool> holds, string what) => Until(() =>
-    {
-        try { return holds() ? "yes" : null; }
-        catch (StaleElementReferenceException) { return null; }
-    }, what);
+    public void Await(Func<bool> holds, string what) =>
+        Until(
+            () =>
+            {
+                try
+                {
+                    return holds() ? "yes" : null;
+                }
+                catch (StaleElementReferenceException)
+                {
+                    return null;
+                }
+            },
+            what
+        );
 
-    public T Until<T>(Func<T?> find, string otherwise) where T : class
+    public T Until<T>(Func<T?> find, string otherwise)
+        where T : class
     {
         for (var clock = Stopwatch.StartNew(); clock.Elapsed < TimeSpan.FromSeconds(12); Thread.Sleep(40))
-            if (find() is { } found) return found;
+            if (find() is { } found)
+                return found;
         throw new TimeoutException($"{otherwise} (at {Driver.Url})");
     }
 
     public void Dispose()
     {
         Driver.Dispose();
-        try { Directory.Delete(profile, recursive: true); }
+        try
+        {
+            Directory.Delete(profile, recursive: true);
+        }
         catch (IOException) { }
     }
 }

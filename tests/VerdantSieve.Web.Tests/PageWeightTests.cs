@@ -13,20 +13,30 @@ public partial class PageWeightTests(Application application)
         var page = await Fetch("/look/lantern4?ask=arrangement");
         var html = await application.Http.GetStringAsync("/look/lantern4?ask=arrangement");
         var css = await application.Http.GetStringAsync("/built/app.css");
-        var parts = Linked().Matches(html).Select(match => WebUtility.HtmlDecode(match.Groups[1].Value).Split('#')[0])
-            .Concat(FontFile().Matches(css).Select(match => "/built/" + match.Groups[1].Value)).Distinct().ToArray();
+        var parts = Linked()
+            .Matches(html)
+            .Select(match => WebUtility.HtmlDecode(match.Groups[1].Value).Split('#')[0])
+            .Concat(FontFile().Matches(css).Select(match => "/built/" + match.Groups[1].Value))
+            .Distinct()
+            .ToArray();
         Assert.Contains(parts, part => part.EndsWith(".woff2"));
         var total = page;
-        foreach (var part in parts) total += await Fetch(part);
+        foreach (var part in parts)
+            total += await Fetch(part);
         Assert.True(total < 250_000, $"{total} bytes");
     }
 
     [Fact]
     public async Task A_change_is_under_15_kB()
     {
-        foreach (var address in new[] { "/look/lantern4", "/look/lantern4?ask=shape", "/look/lantern2", "/look/lantern8", "/look/lantern9" })
+        foreach (
+            var address in new[] { "/look/lantern4", "/look/lantern4?ask=shape", "/look/lantern2", "/look/lantern8", "/look/lantern9" }
+        )
         {
-            var request = new HttpRequestMessage(HttpMethod.Get, address) { Headers = { { "HX-Request", "true" }, { "Accept-Encoding", "br" } } };
+            var request = new HttpRequestMessage(HttpMethod.Get, address)
+            {
+                Headers = { { "HX-Request", "true" }, { "Accept-Encoding", "br" } },
+            };
             var bytes = (await (await application.Http.SendAsync(request)).Content.ReadAsByteArrayAsync()).Length;
             Assert.True(bytes < 15_000, $"{address}: {bytes} bytes");
         }
@@ -34,7 +44,9 @@ public partial class PageWeightTests(Application application)
 
     private async Task<int> Fetch(string address)
     {
-        var answer = await application.Http.SendAsync(new HttpRequestMessage(HttpMethod.Get, address) { Headers = { { "Accept-Encoding", "br" } } });
+        var answer = await application.Http.SendAsync(
+            new HttpRequestMessage(HttpMethod.Get, address) { Headers = { { "Accept-Encoding", "br" } } }
+        );
         Assert.True(answer.IsSuccessStatusCode, $"{address}: {answer.StatusCode}");
         return (await answer.Content.ReadAsByteArrayAsync()).Length;
     }

@@ -1,5 +1,6 @@
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Formats;
+using VerdantSieve.Core.Measuring;
 using VerdantSieve.Web.Curating;
 using Xunit;
 
@@ -10,29 +11,70 @@ public class ScoreFormTests
 {
     private static readonly StateCharacter Margin = new("margin")
     {
-        Part = "margin", Label = "margin", Question = "?", Phrase = "{}", States = [new State("entire", "smooth", ""), new State("serrate", "saw-toothed", ""), new State("spiny", "spiny", "")]
+        Part = "margin",
+        Label = "margin",
+        Question = "?",
+        Phrase = "{}",
+        States = [new State("entire", "smooth", ""), new State("serrate", "saw-toothed", ""), new State("spiny", "spiny", "")],
     };
-    private static readonly MeasureCharacter Length = new("length", MeasureUnit.Centimetre) { Part = "size", Label = "length", Question = "?", Phrase = "{}" };
-    private static readonly CountCharacter Leaflets = new("leaflets") { Part = "size", Label = "leaflets", Question = "?", Phrase = "{}" };
-    private static readonly PresenceCharacter Sprouts = new("sprouts") { Part = "twig", Label = "sprouts", Question = "?", Phrase = "sprouts" };
-    private static readonly SeasonCharacter Flowers = new("flowers") { Part = "flower", Label = "flowers", Question = "?", Phrase = "flowers" };
-
-    public static TheoryData<string, string> Scores => new()
+    private static readonly MeasureCharacter Length = new("length", MeasureUnit.Centimetre)
     {
-        { "margin", "entire" }, { "margin", "serrate, sometimes entire, rarely spiny" }, { "margin", "12% spiny, entire" },
-        { "length", "(1.5–)2–4.25(–9) cm" }, { "length", "3 cm" }, { "length", "2–4(–5) cm" }, { "leaflets", "(3–)5–7(–9)" }, { "leaflets", "3" },
-        { "sprouts", "often" }, { "sprouts", "30 %" }, { "sprouts", "never" }, { "flowers", "25 Mar – 10 May" }, { "flowers", "15 Dec – 30 Apr" }
+        Part = "size",
+        Label = "length",
+        Question = "?",
+        Phrase = "{}",
     };
+    private static readonly CountCharacter Leaflets = new("leaflets")
+    {
+        Part = "size",
+        Label = "leaflets",
+        Question = "?",
+        Phrase = "{}",
+    };
+    private static readonly PresenceCharacter Sprouts = new("sprouts")
+    {
+        Part = "twig",
+        Label = "sprouts",
+        Question = "?",
+        Phrase = "sprouts",
+    };
+    private static readonly SeasonCharacter Flowers = new("flowers")
+    {
+        Part = "flower",
+        Label = "flowers",
+        Question = "?",
+        Phrase = "flowers",
+    };
+
+    public static TheoryData<string, string> Scores =>
+        new()
+        {
+            { "margin", "entire" },
+            { "margin", "serrate, sometimes entire, rarely spiny" },
+            { "margin", "12% spiny, entire" },
+            { "length", "(1.5–)2–4.25(–9) cm" },
+            { "length", "3 cm" },
+            { "length", "2–4(–5) cm" },
+            { "leaflets", "(3–)5–7(–9)" },
+            { "leaflets", "3" },
+            { "sprouts", "often" },
+            { "sprouts", "30 %" },
+            { "sprouts", "never" },
+            { "flowers", "25 Mar – 10 May" },
+            { "flowers", "15 Dec – 30 Apr" },
+        };
 
     [Theory, MemberData(nameof(Scores))]
     public void A_score_shown_in_the_form_and_sent_unchanged_is_the_same_score(string id, string written)
     {
         var character = Named(id);
-        Assert.True(ScoreNotation.TryParse(written, character, out var score, out var problem), problem);
-        var (back, field, wrong) = ScoreForm.Of(character, score).Read();
-        Assert.True(back is not null, $"{field}: {wrong}");
+        var score = ScoreNotation.Parse(written, character).Value;
+        var back = ScoreForm.Of(character, score).Read().Value;
         // States may come in the order of the vocabulary; what they say is the same.
-        Assert.Equal(ScoreNotation.Format(score, character).Split(", ").Order(), ScoreNotation.Format(back, character).Split(", ").Order());
+        Assert.Equal(
+            ScoreNotation.Format(new Scored(character, score)).Split(", ").Order(),
+            ScoreNotation.Format(new Scored(character, back)).Split(", ").Order()
+        );
     }
 
     [Theory]
@@ -49,11 +91,13 @@ public class ScoreFormTests
     [InlineData("margin", "states", "", "Say of at least one state")]
     public void What_cannot_be_used_is_said_at_its_field(string id, string field, string fields, string message)
     {
-        var sent = fields.Split(';', StringSplitOptions.RemoveEmptyEntries).Select(pair => pair.Split('=', 2)).ToDictionary(pair => pair[0], pair => pair[1]);
-        var (score, at, problem) = new ScoreForm(Named(id), sent).Read();
-        Assert.Null(score);
-        Assert.Equal(field, at);
-        Assert.Contains(message, problem);
+        var sent = fields
+            .Split(';', StringSplitOptions.RemoveEmptyEntries)
+            .Select(pair => pair.Split('=', 2))
+            .ToDictionary(pair => pair[0], pair => pair[1]);
+        var fault = Assert.Single(new ScoreForm(Named(id), sent).Read().Faults);
+        Assert.Equal(field, fault.At);
+        Assert.Contains(message, fault.Message);
     }
 
     [Fact]
@@ -64,15 +108,6 @@ public class ScoreFormTests
         Assert.Equal("", ScoreForm.Of(Length, null)["low"]);
     }
 
-    [Theory]
-    [InlineData("oaks.zip", FloraFormat.DataPackage)]
-    [InlineData("OAKS.NEX", FloraFormat.Nexus)]
-    [InlineData("oaks.nxs", FloraFormat.Nexus)]
-    [InlineData("oaks.xml", FloraFormat.StructuredDescriptions)]
-    [InlineData("oaks.sdd", FloraFormat.StructuredDescriptions)]
-    [InlineData("oaks.xlsx", null)]
-    [InlineData("oaks", null)]
-    public void A_format_is_told_by_the_name_of_the_file(string file, FloraFormat? format) => Assert.Equal(format, FloraFormats.Of(file));
-
-    private static Character Named(string id) => new Character[] { Margin, Length, Leaflets, Sprouts, Flowers }.Single(character => character.Id == id);
+    private static Character Named(string id) =>
+        new Character[] { Margin, Length, Leaflets, Sprouts, Flowers }.Single(character => character.Id == id);
 }

@@ -17,13 +17,15 @@ public sealed class Likeness
         differences = [.. flora.Characters.Select(character => Difference(character, flora))];
     }
 
-    /// <summary>The difference between two taxa: 0 (alike in all that is scored of both) to 1; NaN where nothing is scored of both.</summary>
+    /// <summary>The difference between two taxa: 0 (alike in all that is scored of both) to 1; NaN where nothing is scored of
+    /// both.</summary>
     public double Difference(Taxon one, Taxon other)
     {
         var (sum, count) = (0.0, 0);
         foreach (var difference in differences)
         {
-            if (difference(one, other) is not { } value) continue;
+            if (difference(one, other) is not { } value)
+                continue;
             sum += value;
             count++;
         }
@@ -32,35 +34,46 @@ public sealed class Likeness
 
     /// <summary>The taxa most like this one, the most alike first.</summary>
     public IEnumerable<(Taxon Taxon, double Difference)> Nearest(Taxon taxon) =>
-        taxa.Where(other => other.Name != taxon.Name).Select(other => (other, Difference(taxon, other))).Where(pair => !double.IsNaN(pair.Item2)).OrderBy(pair => pair.Item2);
+        taxa.Where(other => other.Name != taxon.Name)
+            .Select(other => (Taxon: other, Difference: Difference(taxon, other)))
+            .Where(pair => !double.IsNaN(pair.Difference))
+            .OrderBy(pair => pair.Difference);
 
     private static Func<Taxon, Taxon, double?> Difference(Character character, Flora flora)
     {
-        var place = character switch
-        {
-            StateCharacter { Ordered: true } states => score => ((StateScore)score).States is var shown
-                ? shown.Sum(state => state.Weight * states.IndexOf(state.State)) / shown.Sum(state => state.Weight) : 0,
-            StateCharacter => null,
-            PresenceCharacter => score => ((PresenceScore)score).Frequency,
-            SeasonCharacter => score => Middle(((SeasonScore)score).Window),
-            _ => (Func<Score, double>)(score => (((RangeScore)score).Low + ((RangeScore)score).High) / 2)
-        };
-        if (place is null) return (one, other) => Both(one, other) is var (a, b) ? Apart((StateScore)a, (StateScore)b) : null;
+        if (character is StateCharacter { Ordered: false })
+            return (one, other) => Both(one, other) is var (a, b) ? Apart((StateScore)a, (StateScore)b) : null;
 
-        var places = flora.Taxa.Where(taxon => taxon.Scores.ContainsKey(character.Id)).Select(taxon => place(taxon.Scores[character.Id])).ToArray();
-        var widest = places.Length == 0 ? 0 : places.Max() - places.Min();
-        return (one, other) => Both(one, other) is var (a, b) ? widest == 0 ? 0 : Math.Abs(place(a) - place(b)) / widest : null;
+        // Made once for each taxon, since all are compared with all.
+        var places = flora
+            .Taxa.Where(taxon => taxon.Scores.ContainsKey(character.Id))
+            .ToDictionary(taxon => taxon.Name, taxon => PlaceOf(new Scored(character, taxon.Scores[character.Id])));
+        var widest = places.Count == 0 ? 0 : places.Values.Max() - places.Values.Min();
+        return (one, other) =>
+        {
+            if (!places.TryGetValue(one.Name, out var a) || !places.TryGetValue(other.Name, out var b))
+                return null;
+            return widest == 0 ? 0 : Math.Abs(a - b) / widest;
+        };
 
         (Score, Score)? Both(Taxon one, Taxon other) =>
-            one.Scores.TryGetValue(character.Id, out var a) && other.Scores.TryGetValue(character.Id, out var b) ? (a, b) : null;
+            one.Score(character.Id) is { } a && other.Score(character.Id) is { } b ? (a, b) : null;
     }
 
-    private static double Middle(Seasons.SeasonWindow window) => window.StartDay + window.Length / 2.0;
+    // Where a score stands in its series or on its scale.
+    private static double PlaceOf(Scored scored) =>
+        scored.Match(
+            states: (character, shown) => shown.States.Sum(state => shown.Share(state.State) * character.IndexOf(state.State)),
+            count: (_, range) => (range.Low + range.High) / 2,
+            measure: (_, range) => (range.Low + range.High) / 2,
+            presence: (_, presence) => presence.Frequency,
+            season: (_, season) => season.Window.StartDay + season.Window.Length / 2.0
+        );
 
     // The part of the shares that the two do not have in common: 0 where they show the same states as often, 1 where none in common.
-    private static double Apart(StateScore one, StateScore other)
-    {
-        double Share(StateScore score, string state) => score.States.Where(s => s.State == state).Sum(s => s.Weight) / score.States.Sum(s => s.Weight);
-        return one.States.Concat(other.States).Select(state => state.State).Distinct().Sum(state => Math.Abs(Share(one, state) - Share(other, state))) / 2;
-    }
+    private static double Apart(StateScore one, StateScore other) =>
+        one.States.Concat(other.States)
+            .Select(state => state.State)
+            .Distinct()
+            .Sum(state => Math.Abs(one.Share(state) - other.Share(state))) / 2;
 }

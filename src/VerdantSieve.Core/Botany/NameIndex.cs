@@ -3,27 +3,56 @@ using System.Text;
 
 namespace VerdantSieve.Core.Botany;
 
-/// <summary>Finds taxa by any of their names, forgiving of spelling: accents, hyphens, the order of words, and a letter or two amiss.</summary>
+/// <summary>Finds taxa by any of their names, forgiving of spelling: accents, hyphens, the order of words, and a letter or two
+/// amiss.</summary>
 public sealed class NameIndex
 {
     private readonly (Taxon Taxon, string[][] Names)[] taxa;
 
     /// <summary>Reads the scientific names, synonyms, common names, families and plain genus words of a flora.</summary>
-    public NameIndex(Flora flora) => taxa =
-        [.. flora.Taxa.Select(taxon => (taxon, new[] { taxon.Name.Text, taxon.Family, flora.GenusWord(taxon.Name.Genus), taxon.Aggregate ?? "" }.Concat(taxon.Synonyms).Concat(taxon.CommonNames).Select(Words).ToArray()))];
+    public NameIndex(Flora flora) =>
+        taxa = [
+            .. flora.Taxa.Select(taxon =>
+                (
+                    taxon,
+                    new[] { taxon.Name.Text, taxon.Family ?? "", flora.GenusWord(taxon.Name.Genus), taxon.Aggregate ?? "" }
+                        .Concat(taxon.Synonyms)
+                        .Concat(taxon.CommonNames)
+                        .Select(Words)
+                        .ToArray()
+                )
+            ),
+        ];
 
-    /// <summary>The taxa that go by the words, best first: whole words before beginnings, beginnings before parts, and words spelt nearly so only where
+    /// <summary>The taxa that go by the words, best first: whole words before beginnings, beginnings before parts, and words spelt nearly
+    /// so only where
     /// nothing else is found, which is said beside them. Empty where nothing comes near, or there are no words.</summary>
     public (IReadOnlyList<Taxon> Taxa, bool Misspelt) Find(string text)
     {
         var words = Words(text);
-        if (words.Length == 0) return ([], false);
-        var found = taxa.Select(pair => (pair.Taxon, Rank: pair.Names.Min(name => Rank(words, name)))).Where(pair => pair.Rank < None).ToArray();
+        if (words.Length == 0)
+            return ([], false);
+        var found = taxa.Select(pair => (pair.Taxon, Rank: pair.Names.Min(name => Rank(words, name))))
+            .Where(pair => pair.Rank < None)
+            .ToArray();
         var wellSpelt = found.Any(pair => pair.Rank < Misspelt);
-        return ([.. found.Where(pair => !wellSpelt || pair.Rank < Misspelt).OrderBy(pair => pair.Rank).ThenBy(pair => pair.Taxon.Name).Select(pair => pair.Taxon)], found.Length > 0 && !wellSpelt);
+        return (
+            [
+                .. found
+                    .Where(pair => !wellSpelt || pair.Rank < Misspelt)
+                    .OrderBy(pair => pair.Rank)
+                    .ThenBy(pair => pair.Taxon.Name)
+                    .Select(pair => pair.Taxon),
+            ],
+            found.Length > 0 && !wellSpelt
+        );
     }
 
-    private const int Whole = 0, Beginning = 1, Within = 2, Misspelt = 10, None = 1000;
+    private const int Whole = 0,
+        Beginning = 1,
+        Within = 2,
+        Misspelt = 10,
+        None = 1000;
 
     // How well a name answers to all of the words; the worst word counts.
     private static int Rank(string[] words, string[] name)
@@ -32,21 +61,33 @@ public sealed class NameIndex
         foreach (var word in words)
         {
             var best = None;
-            foreach (var part in name) best = Math.Min(best, Rank(word, part));
+            foreach (var part in name)
+                best = Math.Min(best, Rank(word, part));
             worst = Math.Max(worst, best);
-            if (worst == None) return None;
+            if (worst == None)
+                return None;
         }
         return worst;
     }
 
     private static int Rank(string word, string part)
     {
-        if (part == word) return Whole;
-        if (part.StartsWith(word, StringComparison.Ordinal)) return Beginning;
-        if (word.Length > 2 && part.Contains(word, StringComparison.Ordinal)) return Within;
+        if (part == word)
+            return Whole;
+        if (part.StartsWith(word, StringComparison.Ordinal))
+            return Beginning;
+        if (word.Length > 2 && part.Contains(word, StringComparison.Ordinal))
+            return Within;
         // One letter amiss in a short word, two in a longer one, three in a long one.
-        var allowed = word.Length < 4 ? 0 : word.Length < 7 ? 1 : word.Length < 11 ? 2 : 3;
-        if (allowed == 0 || Math.Abs(part.Length - word.Length) > allowed) return None;
+        var allowed = word.Length switch
+        {
+            < 4 => 0,
+            < 7 => 1,
+            < 11 => 2,
+            _ => 3,
+        };
+        if (allowed == 0 || Math.Abs(part.Length - word.Length) > allowed)
+            return None;
         var distance = Spelling.Distance(word, part);
         return distance <= allowed ? Misspelt + distance : None;
     }
@@ -59,32 +100,10 @@ public sealed class NameIndex
         var plain = new StringBuilder(text.Length);
         foreach (var letter in text.Normalize(NormalizationForm.FormD))
         {
-            if (CharUnicodeInfo.GetUnicodeCategory(letter) == UnicodeCategory.NonSpacingMark || letter is '’' or '\'') continue;
+            if (CharUnicodeInfo.GetUnicodeCategory(letter) == UnicodeCategory.NonSpacingMark || letter is '’' or '\'')
+                continue;
             plain.Append(char.IsLetterOrDigit(letter) ? char.ToLowerInvariant(letter) : ' ');
         }
         return plain.ToString();
-    }
-}
-
-/// <summary>How far two spellings are apart.</summary>
-public static class Spelling
-{
-    /// <summary>The letters to put in, take out, change, or swap with their neighbour, to get from one word to the other.</summary>
-    /// <remarks>F. J. Damerau 1964 and V. I. Levenshtein 1966, in the restricted form that changes no place twice.</remarks>
-    public static int Distance(string one, string other)
-    {
-        var (before, last, row) = (new int[other.Length + 1], new int[other.Length + 1], new int[other.Length + 1]);
-        for (var j = 0; j <= other.Length; j++) last[j] = j;
-        for (var i = 1; i <= one.Length; i++)
-        {
-            row[0] = i;
-            for (var j = 1; j <= other.Length; j++)
-            {
-                row[j] = Math.Min(Math.Min(row[j - 1], last[j]) + 1, last[j - 1] + (one[i - 1] == other[j - 1] ? 0 : 1));
-                if (i > 1 && j > 1 && one[i - 1] == other[j - 2] && one[i - 2] == other[j - 1]) row[j] = Math.Min(row[j], before[j - 2] + 1);
-            }
-            (before, last, row) = (last, row, before);
-        }
-        return last[other.Length];
     }
 }

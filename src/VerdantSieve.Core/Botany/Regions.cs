@@ -6,7 +6,8 @@ namespace VerdantSieve.Core.Botany;
 /// (Brummitt 2001, second edition; codes and neighbours from memory). Those of the northern temperate zone.</summary>
 public static class Regions
 {
-    private static readonly FrozenDictionary<string, (string Name, string[] Neighbours)> All = Read("""
+    private static readonly FrozenDictionary<string, (string Name, string[] Neighbours)> All = Read(
+        """
         ASK Alaska: YUK BRC
         YUK Yukon: ASK BRC NWT
         NWT Northwest Territories: YUK BRC ABT SAS NUN
@@ -142,7 +143,8 @@ public static class Regions
         MOR Morocco: ALG SPA
         ALG Algeria: MOR TUN
         TUN Tunisia: ALG
-        """);
+        """
+    );
 
     /// <summary>Every code, in no order.</summary>
     public static IReadOnlyList<string> Codes => All.Keys;
@@ -157,18 +159,25 @@ public static class Regions
     /// <summary>The countries that share a border with this one; none for an unknown code.</summary>
     public static IReadOnlyList<string> Neighbours(string code) => All.TryGetValue(code, out var region) ? region.Neighbours : [];
 
-    /// <summary>How many borders must be crossed from a country to reach each of those that can be reached over land; 0 for itself.</summary>
+    /// <summary>How many borders must be crossed from a country to reach each of those that can be reached over land; 0 for
+    /// itself.</summary>
     public static IReadOnlyDictionary<string, int> BordersFrom(string code)
     {
         var borders = new Dictionary<string, int> { [code] = 0 };
         var next = new Queue<string>([code]);
         while (next.TryDequeue(out var at))
             foreach (var neighbour in Neighbours(at))
-                if (borders.TryAdd(neighbour, borders[at] + 1)) next.Enqueue(neighbour);
+                if (borders.TryAdd(neighbour, borders[at] + 1))
+                    next.Enqueue(neighbour);
         return borders;
     }
 
     private static FrozenDictionary<string, (string, string[])> Read(string table) =>
-        table.Split('\n').Select(line => line.Split(':', 2)).ToFrozenDictionary(
-            halves => halves[0][..3], halves => (halves[0][4..], halves[1].Split(' ', StringSplitOptions.RemoveEmptyEntries)));
+        table
+            .Split('\n')
+            .Select(line => line.Split(':', 2))
+            .ToFrozenDictionary(
+                halves => halves[0][..3],
+                halves => (halves[0][4..], halves[1].Split(' ', StringSplitOptions.RemoveEmptyEntries))
+            );
 }

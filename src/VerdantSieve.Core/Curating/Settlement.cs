@@ -1,7 +1,6 @@
 using System.Globalization;
 using CsvHelper;
 using VerdantSieve.Core.Botany;
-using VerdantSieve.Core.Formats;
 
 namespace VerdantSieve.Core.Curating;
 
@@ -17,23 +16,27 @@ public sealed record Settlement(ScientificName Taxon, Character Character, Score
     private static readonly string[] Columns = ["name", "character", "first", "second", "settled", "why"];
 
     /// <summary>Reads the log of settlements: a table with the columns name, character, first, second, settled and why.</summary>
-    /// <exception cref="FormatException">A column is missing, a row names what is not in the flora, gives no ground, repeats another, or has a score that can’t be read.</exception>
+    /// <exception cref="FormatException">A column is missing, a row names what is not in the flora, gives no ground, repeats another, or
+    /// has a score that can’t be read.</exception>
     public static IReadOnlyList<Settlement> Read(string table, Flora flora)
     {
         using var csv = new CsvReader(new StringReader(table), CultureInfo.InvariantCulture);
-        if (!csv.Read() || !csv.ReadHeader() || Columns.Except(csv.HeaderRecord!).ToArray() is { Length: > 0 }) throw new FormatException($"A log of settlements has the columns {string.Join(", ", Columns)}.");
+        if (!csv.Read() || !csv.ReadHeader() || Columns.Except(csv.HeaderRecord!).Any())
+            throw new FormatException($"A log of settlements has the columns {string.Join(", ", Columns)}.");
         var settled = new List<Settlement>();
         var seen = new HashSet<(string, string)>();
         while (csv.Read())
         {
             var line = csv.Parser.RawRow;
-            var taxon = flora.FindTaxon(csv["name"]!) ?? throw new FormatException($"Line {line}: {csv["name"]} is not in the flora.");
-            var character = flora.FindCharacter(csv["character"]!) ?? throw new FormatException($"Line {line}: the flora has no character “{csv["character"]}”.");
-            if (!seen.Add((taxon.Name.Text, character.Id))) throw new FormatException($"Line {line}: {taxon.Name}, {character.Id} is settled twice.");
-            if (string.IsNullOrWhiteSpace(csv["why"])) throw new FormatException($"Line {line}: {taxon.Name}, {character.Id} gives no ground.");
+            var taxon = DraftTables.TaxonOf(csv["name"]!, flora, $"Line {line}");
+            var character = DraftTables.CharacterOf(csv["character"]!, flora, $"Line {line}");
+            if (!seen.Add((taxon.Name.Text, character.Id)))
+                throw new FormatException($"Line {line}: {taxon.Name}, {character.Id} is settled twice.");
+            if (string.IsNullOrWhiteSpace(csv["why"]))
+                throw new FormatException($"Line {line}: {taxon.Name}, {character.Id} gives no ground.");
             settled.Add(new Settlement(taxon.Name, character, Score("first"), Score("second"), Score("settled"), csv["why"]!));
 
-            Score Score(string column) => ScoreNotation.TryParse(csv[column]!, character, out var score, out var problem) ? score : throw new FormatException($"Line {line}, {column}: {problem}.");
+            Score Score(string column) => DraftTables.ScoreOf(csv[column]!, character, $"Line {line}, {column}");
         }
         return settled;
     }

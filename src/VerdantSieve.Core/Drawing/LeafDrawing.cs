@@ -14,7 +14,7 @@ public static class LeafDrawing
             "odd-pinnate" => Pinnate(form, endLeaflet: true),
             "even-pinnate" => Pinnate(form, endLeaflet: false),
             "bipinnate" => Bipinnate(form),
-            _ => Simple(form)
+            _ => Simple(form),
         };
     }
 
@@ -33,23 +33,33 @@ public static class LeafDrawing
     private static Drawing Simple(LeafForm form)
     {
         var stalk = Math.Clamp(form.Number("petiole-length", 0) / Math.Max(0.5, form.Number("blade-length", 0)), 0, 0.8);
-        if (stalk == 0) stalk = form.State("lobing", "") == "palmate" ? 0.5 : 0.22;
+        if (stalk == 0)
+            stalk = form.State("lobing", "") == "palmate" ? 0.5 : 0.22;
         stalk = Math.Max(stalk, 0.05);
-        return Drawing.Of(new Drawing([Stroke.Line(StrokeKind.Stalk, new Point(0, 0), new Point(0, stalk))]),
-            Blade(form).Placed(new Placement(new Point(0, stalk), 0, 1)));
+        return Drawing.Of(
+            new Drawing([Stroke.Line(StrokeKind.Stalk, new Point(0, 0), new Point(0, stalk))]),
+            Blade(form).Placed(new Placement(new Point(0, stalk), 0, 1))
+        );
     }
 
     private static Drawing Trifoliate(LeafForm form)
     {
-        var endStalk = form.State("terminal-leaflet", "short-stalked") switch { "long-stalked" => 0.38, "sessile" => 0.02, _ => 0.14 };
+        var endStalk = form.State("terminal-leaflet", "short-stalked") switch
+        {
+            "long-stalked" => 0.38,
+            "sessile" => 0.02,
+            _ => 0.14,
+        };
         var join = new Point(0, 0.55);
         var end = join with { Y = join.Y + endStalk };
         var larger = form.State("end-leaflet-size", "like-others") == "larger" ? 1.15 : 1;
         var leaflet = Blade(form);
         return Drawing.Of(
             new Drawing([Stroke.Line(StrokeKind.Stalk, new Point(0, 0), end)]),
-            leaflet.Placed(new Placement(join, 62, 0.82)), leaflet.Placed(new Placement(join, -62, 0.82, Flip: true)),
-            leaflet.Placed(new Placement(end, 0, 0.92 * larger)));
+            leaflet.Placed(new Placement(join, 62, 0.82)),
+            leaflet.Placed(new Placement(join, -62, 0.82, Flip: true)),
+            leaflet.Placed(new Placement(end, 0, 0.92 * larger))
+        );
     }
 
     private static Drawing Palmate(LeafForm form)
@@ -60,8 +70,12 @@ public static class LeafDrawing
         var leaflet = Blade(form);
         return Drawing.Of([
             new Drawing([Stroke.Line(StrokeKind.Stalk, new Point(0, 0), join)]),
-            .. Enumerable.Range(0, count).Select(i => -spread + 2.0 * spread * i / (count - 1)).OrderByDescending(Math.Abs)
-                .Select(angle => leaflet.Placed(new Placement(join, angle, 0.95 - 0.32 * Math.Abs(angle) / 105)))]);
+            .. Enumerable
+                .Range(0, count)
+                .Select(i => -spread + 2.0 * spread * i / (count - 1))
+                .OrderByDescending(Math.Abs)
+                .Select(angle => leaflet.Placed(new Placement(join, angle, 0.95 - 0.32 * Math.Abs(angle) / 105))),
+        ]);
     }
 
     private static Drawing Pinnate(LeafForm form, bool endLeaflet)
@@ -74,9 +88,19 @@ public static class LeafDrawing
         var leaflet = Blade(form, veins: pairs <= 4);
         var foot = 0.4;
         var top = foot + gap * (pairs - 1);
-        var endStalk = form.State("terminal-leaflet", "short-stalked") switch { "long-stalked" => 0.26, "sessile" => 0.03, _ => 0.14 };
+        var endStalk = form.State("terminal-leaflet", "short-stalked") switch
+        {
+            "long-stalked" => 0.26,
+            "sessile" => 0.03,
+            _ => 0.14,
+        };
         var axisEnd = endLeaflet ? top + endStalk : top + 0.06;
-        var sideStalk = form.State("side-leaflet-stalk", "sessile") switch { "long" => 0.12, "short" => 0.06, _ => 0 };
+        var sideStalk = form.State("side-leaflet-stalk", "sessile") switch
+        {
+            "long" => 0.12,
+            "short" => 0.06,
+            _ => 0,
+        };
         var parts = new List<Drawing> { new([Stroke.Line(StrokeKind.Stalk, new Point(0, 0), new Point(0, axisEnd))]) };
         for (var i = 0; i < pairs; i++)
         {
@@ -85,7 +109,8 @@ public static class LeafDrawing
             {
                 var (sin, cos) = Math.SinCos(side * 64 * Math.PI / 180);
                 var start = new Point(at.X + sideStalk * sin, at.Y + sideStalk * cos);
-                if (sideStalk > 0) parts.Add(new Drawing([Stroke.Line(StrokeKind.Stalk, at, start)]));
+                if (sideStalk > 0)
+                    parts.Add(new Drawing([Stroke.Line(StrokeKind.Stalk, at, start)]));
                 parts.Add(leaflet.Placed(new Placement(start, side * 64, scale, Flip: side < 0)));
             }
         }

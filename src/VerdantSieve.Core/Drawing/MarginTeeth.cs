@@ -7,13 +7,34 @@ public static class MarginTeeth
     public static IReadOnlyList<Point> Cut(IReadOnlyList<Point> outline, LeafForm form)
     {
         var margin = form.State("margin", "entire");
-        if (margin == "entire") return outline;
+        if (margin == "entire")
+            return outline;
         var size = form.State("tooth-size", margin is "dentate" or "wavy" or "spiny" ? "coarse" : "medium");
-        var count = size switch { "fine" => 30, "medium" => 18, _ => 10 };
-        if (margin is "spiny" or "wavy") count = 6;
+        var count = size switch
+        {
+            "fine" => 30,
+            "coarse" => 10,
+            _ => 18,
+        };
+        if (margin is "spiny" or "wavy")
+            count = 6;
         var length = Curves.Length(outline);
         count = Math.Max(4, (int)Math.Round(count * Math.Clamp(length / 1.15, 0.5, 2.2)));
-        var height = length / count * (margin switch { "wavy" => 0.16, "spiny" => 0.42, "crenate" => 0.36, "doubly-serrate" => 0.5, _ => 0.46 });
+        var height =
+            length
+            / count
+            * (
+                margin switch
+                {
+                    "wavy" => 0.16,
+                    "spiny" => 0.42,
+                    "crenate" => 0.36,
+                    "doubly-serrate" => 0.5,
+                    "serrate" or "dentate" => 0.46,
+                    // A margin that nobody has drawn yet is left smooth.
+                    _ => 0,
+                }
+            );
         const int perTooth = 14;
         var even = Curves.Even(outline, count * perTooth + 1);
         var (from, to) = Extent(form.State("tooth-extent", "all-round"));
@@ -38,18 +59,24 @@ public static class MarginTeeth
         return cut;
     }
 
-    private static (double From, double To) Extent(string extent) => extent switch
-    {
-        "upper-part" => (0.5, 1), "base-only" => (0, 0.2), "few" => (0.55, 0.85), _ => (0, 1)
-    };
+    private static (double From, double To) Extent(string extent) =>
+        extent switch
+        {
+            "upper-part" => (0.5, 1),
+            "base-only" => (0, 0.2),
+            "few" => (0.55, 0.85),
+            _ => (0, 1),
+        };
 
-    private static double Lift(string margin, double phase) => margin switch
-    {
-        "serrate" => phase < 0.8 ? phase / 0.8 : (1 - phase) / 0.2,
-        "doubly-serrate" => (phase < 0.8 ? phase / 0.8 : (1 - phase) / 0.2) * 0.72 + 0.38 * (phase * 3 % 1),
-        "dentate" => 1 - Math.Abs(2 * phase - 1),
-        "crenate" => Math.Pow(Math.Abs(Math.Sin(Math.PI * phase)), 0.55),
-        "spiny" => Math.Pow(Math.Abs(2 * phase - 1), 3) * 1.2,
-        _ => Math.Sin(2 * Math.PI * phase)
-    };
+    private static double Lift(string margin, double phase) =>
+        margin switch
+        {
+            "serrate" => phase < 0.8 ? phase / 0.8 : (1 - phase) / 0.2,
+            "doubly-serrate" => (phase < 0.8 ? phase / 0.8 : (1 - phase) / 0.2) * 0.72 + 0.38 * (phase * 3 % 1),
+            "dentate" => 1 - Math.Abs(2 * phase - 1),
+            "crenate" => Math.Pow(Math.Abs(Math.Sin(Math.PI * phase)), 0.55),
+            "spiny" => Math.Pow(Math.Abs(2 * phase - 1), 3) * 1.2,
+            "wavy" => Math.Sin(2 * Math.PI * phase),
+            _ => 0,
+        };
 }

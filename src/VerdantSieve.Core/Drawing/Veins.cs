@@ -7,8 +7,10 @@ internal static class Veins
     {
         var shape = form.State("shape", "elliptic");
         var lobed = form.State("lobing", "unlobed") == "palmate";
-        var pattern = form.State("venation", shape == "fan" ? "fan" : lobed ? "palmate" : "pinnate-looping");
-        if (pattern == "fan") return Fan(rightHalf);
+        var usual = lobed ? "palmate" : "pinnate-looping";
+        var pattern = form.State("venation", shape == "fan" ? "fan" : usual);
+        if (pattern == "fan")
+            return Fan(rightHalf);
 
         var tip = rightHalf[^1];
         var midrib = Stroke.Line(StrokeKind.Vein, new Point(0, 0), new Point(0, tip.Y * 0.985));
@@ -18,9 +20,17 @@ internal static class Veins
             "midrib-only" => [midrib],
             "palmate" => [midrib, .. lobed ? ToLobes(rightHalf) : FromBase(rightHalf, [40, 75])],
             "three-from-base" => [midrib, .. Both(Curved(rightHalf, 0.0, 0.62, 0.72)), .. Sides(rightHalf, 4, 0.42, 0.8, 0.16)],
-            "arcuate" => [midrib, .. Enumerable.Range(0, Math.Min(pairs, 6)).SelectMany(i => Both(Curved(rightHalf, 0.05 + 0.5 * i / Math.Min(pairs, 6), 0.8 + 0.03 * i, 0.66)))],
+            "arcuate" =>
+            [
+                midrib,
+                .. Enumerable
+                    .Range(0, Math.Min(pairs, 6))
+                    .SelectMany(i => Both(Curved(rightHalf, 0.05 + 0.5 * i / Math.Min(pairs, 6), 0.8 + 0.03 * i, 0.66))),
+            ],
             "pinnate-straight" => [midrib, .. Sides(rightHalf, pairs, 0.07, 0.97, 0.17)],
-            _ => [midrib, .. Loops(rightHalf, pairs)]
+            "pinnate-looping" => [midrib, .. Loops(rightHalf, pairs)],
+            // A pattern that nobody has drawn yet is left to the words.
+            _ => [midrib],
         };
     }
 
@@ -30,8 +40,10 @@ internal static class Veins
         {
             var y = from + (0.82 - from) * i / Math.Max(1, pairs - 1);
             var end = Edge(half, y + rise * (1 - 0.5 * y));
-            if (end.X < 0.03) continue;
-            foreach (var stroke in Both([new Point(0, y), new Point(end.X * reach, y + (end.Y - y) * reach)])) yield return stroke;
+            if (end.X < 0.03)
+                continue;
+            foreach (var stroke in Both([new Point(0, y), new Point(end.X * reach, y + (end.Y - y) * reach)]))
+                yield return stroke;
         }
     }
 
@@ -41,8 +53,18 @@ internal static class Veins
         {
             var y = 0.07 + 0.76 * i / Math.Max(1, pairs - 1);
             var end = Edge(half, y + 0.14);
-            if (end.X < 0.03 || y + 0.2 > 0.94) continue;
-            foreach (var stroke in Both(Curves.Bend(new Point(0, y), new Point(end.X * 0.72, y + 0.07), new Point(Edge(half, y + 0.2).X * 0.78, Math.Min(0.96, y + 0.2))))) yield return stroke;
+            if (end.X < 0.03 || y + 0.2 > 0.94)
+                continue;
+            foreach (
+                var stroke in Both(
+                    Curves.Bend(
+                        new Point(0, y),
+                        new Point(end.X * 0.72, y + 0.07),
+                        new Point(Edge(half, y + 0.2).X * 0.78, Math.Min(0.96, y + 0.2))
+                    )
+                )
+            )
+                yield return stroke;
         }
     }
 
@@ -50,7 +72,12 @@ internal static class Veins
     private static IReadOnlyList<Point> Curved(IReadOnlyList<Point> half, double y, double top, double reach)
     {
         var widest = Edge(half, (y + top) / 2).X;
-        return Curves.Bend(new Point(0, y), new Point(widest * reach * 1.45, (y + top) / 2 - 0.04), new Point(Edge(half, top).X * 0.35, top + 0.04), 12);
+        return Curves.Bend(
+            new Point(0, y),
+            new Point(widest * reach * 1.45, (y + top) / 2 - 0.04),
+            new Point(Edge(half, top).X * 0.35, top + 0.04),
+            12
+        );
     }
 
     private static IEnumerable<Stroke> FromBase(IReadOnlyList<Point> half, double[] angles)
@@ -58,8 +85,14 @@ internal static class Veins
         foreach (var angle in angles)
         {
             var (sin, cos) = Math.SinCos(angle * Math.PI / 180);
-            var reach = Enumerable.Range(1, 60).Select(i => i / 60.0).TakeWhile(r => r * sin < Edge(half, r * cos).X).DefaultIfEmpty(0.1).Last();
-            foreach (var stroke in Both([new Point(0, 0), new Point(reach * 0.92 * sin, reach * 0.92 * cos)])) yield return stroke;
+            var reach = Enumerable
+                .Range(1, 60)
+                .Select(i => i / 60.0)
+                .TakeWhile(r => r * sin < Edge(half, r * cos).X)
+                .DefaultIfEmpty(0.1)
+                .Last();
+            foreach (var stroke in Both([new Point(0, 0), new Point(reach * 0.92 * sin, reach * 0.92 * cos)]))
+                yield return stroke;
         }
     }
 
@@ -70,8 +103,10 @@ internal static class Veins
         {
             var here = Out(half[i]);
             var window = Enumerable.Range(Math.Max(0, i - 7), Math.Min(half.Count, i + 8) - Math.Max(0, i - 7));
-            if (half[i].X < 0.06 || window.Any(j => Out(half[j]) > here || (Out(half[j]) == here && j < i))) continue;
-            foreach (var stroke in Both([new Point(0, 0.0), half[i].Toward(new Point(0, 0), 0.08)])) yield return stroke;
+            if (half[i].X < 0.06 || window.Any(j => Out(half[j]) > here || (Out(half[j]) == here && j < i)))
+                continue;
+            foreach (var stroke in Both([new Point(0, 0.0), half[i].Toward(new Point(0, 0), 0.08)]))
+                yield return stroke;
         }
 
         static double Out(Point p) => Math.Sqrt(p.X * p.X + (p.Y - 0.08) * (p.Y - 0.08));
@@ -81,7 +116,8 @@ internal static class Veins
     {
         var rim = half.Where(p => p.Y > 0.45).ToArray();
         for (var i = 0; i < rim.Length; i += Math.Max(1, rim.Length / 7))
-            foreach (var stroke in Both([new Point(0, 0.02), rim[i].Toward(new Point(0, 0), 0.05)])) yield return stroke;
+            foreach (var stroke in Both([new Point(0, 0.02), rim[i].Toward(new Point(0, 0), 0.05)]))
+                yield return stroke;
     }
 
     private static IEnumerable<Stroke> Both(IReadOnlyList<Point> line) =>
@@ -94,7 +130,8 @@ internal static class Veins
         for (var i = 1; i < half.Count; i++)
         {
             var (a, b) = (half[i - 1], half[i]);
-            if ((a.Y - y) * (b.Y - y) > 0 || a.Y == b.Y) continue;
+            if ((a.Y - y) * (b.Y - y) > 0 || a.Y == b.Y)
+                continue;
             x = Math.Max(x, a.X + (b.X - a.X) * (y - a.Y) / (b.Y - a.Y));
         }
         return new Point(x, y);

@@ -1,141 +1,182 @@
+using System.Globalization;
 using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Measuring;
 
 namespace VerdantSieve.Core.Formats;
 
-/// <summary>Reads the vocabulary: parts of the plant, their characters, the characters' states.</summary>
-internal sealed class CharacterReader(SourceFile source, List<Fault> faults)
+/// <summary>Reads the characters of a vocabulary from their entries.</summary>
+internal sealed class CharacterReader(List<Fault> faults)
 {
-    private static readonly Dictionary<string, MeasureUnit> Units = new()
-    {
-        ["cm"] = MeasureUnit.Centimetre, ["m"] = MeasureUnit.Metre, ["ratio"] = MeasureUnit.Ratio
-    };
+    private readonly List<(Character Character, EntryReader Entry)> read = [];
 
-    private readonly List<(Character Character, YamlMap Map)> read = [];
-
-    public IReadOnlyList<Character> Read()
+    /// <summary>The characters; those at fault are left out.</summary>
+    public IReadOnlyList<Character> Read(IEnumerable<CharacterEntry> entries)
     {
-        if (YamlMap.Read(source, faults) is not { } parts) return [];
-        foreach (var part in parts.Keys)
+        foreach (var (id, part, entry) in entries)
         {
-            if (parts.Map(part) is not { } characters) continue;
-            foreach (var id in characters.Keys)
-            {
-                if (read.Any(r => r.Character.Id == id)) characters.Fault(id, $"the character “{id}” stands twice");
-                else if (characters.Map(id) is { } map && One(id, part, map) is { } character) read.Add((character, map));
-            }
+            var reader = new EntryReader(entry, faults);
+            if (read.Any(r => r.Character.Id == id))
+                faults.Add(Fault.InFile(entry.File, entry.Line, $"the character “{id}” stands twice"));
+            else if (One(id, part, reader) is { } character)
+                read.Add((character, reader));
         }
+        CheckCorrelations();
         var byId = read.ToDictionary(r => r.Character.Id, r => r.Character);
-        foreach (var (character, map) in read)
-            if (character.Echo is { } echo && read.First(r => r.Character.Echo?.Group == echo.Group).Character.Echo!.Share != echo.Share)
-                map.Fault("echo", $"all characters of the echo “{echo.Group}” must have the same share");
         // A character whose condition is at fault is read on without it, so that what follows can be checked too.
-        return [.. read.Select(r => ConditionHolds(r.Character, r.Map, byId) ? r.Character : r.Character with { OnlyIf = null })];
+        return [.. read.Select(r => ConditionHolds(r.Character, r.Entry, byId) ? r.Character : r.Character with { OnlyIf = null })];
     }
 
-    private Character? One(string id, string part, YamlMap map)
+    private Character? One(string id, string? part, EntryReader entry)
     {
-        var kind = map.Required("kind");
-        var label = map.Text("label") ?? id.Replace('-', ' ');
-        var phrase = map.Text("says") ?? (kind is "presence" or "season" ? label : $"{label} {{}}");
-        var question = map.Required("question");
-        var condition = map.Text("if");
-        var effort = map.Number("effort", 1);
-        if (effort <= 0) map.Fault("effort", "“effort” must be above 0");
-        var weight = Share(map, "counts", map.Text("counts")) ?? 1;
-        var echo = Named(map, "echo") is var (group, share) && group is not null ? new Echo(group, share) : null;
-        var garden = Named(map, "planted") is var (lack, planted) && lack is not null ? new GardenForm(lack == "absent" ? null : lack, planted) : null;
-        Character? character = kind switch
+        if (id.Length == 0)
+            entry.Fault("id", "“id” is missing");
+        var kind = entry.Required("kind");
+        if (Kinded(id, part, kind, entry) is not { } character)
+            return null;
+        var garden = entry.Text("planted") is null ? null : NamedShare("planted", entry);
+        var correlation = entry.Text("correlated") is null ? null : NamedShare("correlated", entry);
+        character = character with
         {
-            "nominal" or "ordinal" => States(id, kind == "ordinal", map) is { } states
-                ? states with { Part = part, Label = label, Phrase = phrase, Question = question } : null,
-            "count" => new CountCharacter(id) { Part = part, Label = label, Phrase = phrase, Question = question },
-            "measure" when Units.TryGetValue(map.Required("unit"), out var unit) =>
-                new MeasureCharacter(id, unit) { Part = part, Label = label, Phrase = phrase, Question = question },
-            "presence" => new PresenceCharacter(id) { Part = part, Label = label, Phrase = phrase, Question = question },
-            "season" => new SeasonCharacter(id) { Part = part, Label = label, Phrase = phrase, Question = question },
-            _ => null
+            HowToLook = entry.Text("how") ?? "",
+            OnlyIf = entry.Text("if") is { } condition ? Condition.Parse(condition) : null,
+            Contact = entry.Flag("contact"),
+            Effort = Effort(entry),
+            Weight = entry.Text("counts") is { } counts ? Share("counts", counts, entry) ?? 1 : 1,
+            Correlation = correlation is var (group, share) ? new Correlation(group, share) : null,
+            GardenForm = garden is var (lacking, planted) ? new GardenForm(lacking == "absent" ? null : lacking, planted) : null,
+            Order = read.Count,
         };
-        if (character is null && kind == "measure") map.Fault("unit", "“unit” must be cm, m or ratio");
-        else if (character is null && kind is not ("nominal" or "ordinal" or ""))
-            map.Fault("kind", $"“{kind}” is not a kind; it must be nominal, ordinal, count, measure, presence or season");
-        var how = map.Text("how") ?? "";
-        var contact = map.Flag("contact");
-        if (garden is not null && (character as StateCharacter)?.IndexOf(garden.State ?? "") < 0)
-            map.Fault("planted", $"“planted” must name a state of {id} with a share, such as none 25 %");
-        map.FaultUnasked();
-        return character is null ? null : character with
+        if (character is StateCharacter states && character.GardenForm is { } form && states.IndexOf(form.State ?? "") < 0)
+            entry.Fault("planted", $"“planted” must name a state of {id} with a share, such as none 25 %");
+        entry.FaultUnasked();
+        return character;
+    }
+
+    // The character by its kind, with what every kind needs; null where the kind is at fault.
+    private static Character? Kinded(string id, string? part, string kind, EntryReader entry)
+    {
+        if (id.Length == 0)
+            return null;
+        var label = entry.Text("label") ?? id.Replace('-', ' ');
+        var phrase = entry.Text("says") ?? (kind is CharacterNotation.Presence or CharacterNotation.Season ? label : $"{label} {{}}");
+        var question = entry.Required("question");
+        switch (kind)
         {
-            Weight = weight, Echo = echo, GardenForm = garden,
-            HowToLook = how, Contact = contact, Effort = effort, Order = read.Count,
-            OnlyIf = condition is null ? null : Condition.Parse(condition)
-        };
-    }
-
-    // "size 70 %": a name with a share.
-    private static (string?, double) Named(YamlMap map, string key)
-    {
-        if (map.Text(key) is not { } text) return (null, 0);
-        var words = text.Split(' ', 2, StringSplitOptions.TrimEntries);
-        return Share(map, key, words.Length == 2 ? words[1] : "") is { } share ? (words[0], share) : (null, 0);
-    }
-
-    private static double? Share(YamlMap map, string key, string? text)
-    {
-        if (text is null) return null;
-        if (text.EndsWith('%') && double.TryParse(text[..^1], System.Globalization.CultureInfo.InvariantCulture, out var percent) && percent is > 0 and <= 100) return percent / 100;
-        map.Fault(key, $"“{key}” takes a share above 0 and at most 100 %, such as 50 %; not “{text}”");
+            case CharacterNotation.Nominal or CharacterNotation.Ordinal:
+                return StateReader.Read(id, entry) is { } states
+                    ? new StateCharacter(id)
+                    {
+                        Part = part,
+                        Label = label,
+                        Phrase = phrase,
+                        Question = question,
+                        States = states,
+                        Ordered = kind == CharacterNotation.Ordinal,
+                        Variety = entry.Flag("variety"),
+                        OneSided = entry.Flag("one-sided"),
+                        Confusions = StateReader.Confusions(id, states, entry),
+                    }
+                    : null;
+            case CharacterNotation.Count:
+                return new CountCharacter(id)
+                {
+                    Part = part,
+                    Label = label,
+                    Phrase = phrase,
+                    Question = question,
+                };
+            case CharacterNotation.Measure:
+                if (MeasureUnits.Read(entry.Required("unit")) is { } unit)
+                    return new MeasureCharacter(id, unit)
+                    {
+                        Part = part,
+                        Label = label,
+                        Phrase = phrase,
+                        Question = question,
+                    };
+                entry.Fault("unit", "“unit” must be cm, m or ratio");
+                return null;
+            case CharacterNotation.Presence:
+                return new PresenceCharacter(id)
+                {
+                    Part = part,
+                    Label = label,
+                    Phrase = phrase,
+                    Question = question,
+                };
+            case CharacterNotation.Season:
+                return new SeasonCharacter(id)
+                {
+                    Part = part,
+                    Label = label,
+                    Phrase = phrase,
+                    Question = question,
+                };
+        }
+        if (kind.Length > 0)
+            entry.Fault("kind", $"“{kind}” is not a kind; it must be nominal, ordinal, count, measure, presence or season");
         return null;
     }
 
-    private static StateCharacter? States(string id, bool ordered, YamlMap map)
+    private static double Effort(EntryReader entry)
     {
-        var states = map.Pairs("states").Select(pair =>
-        {
-            var halves = pair.Value.Split('|', 2, StringSplitOptions.TrimEntries);
-            return new State(pair.Key, halves[0].Length > 0 ? halves[0] : pair.Key.Replace('-', ' '), halves.Length > 1 ? halves[1] : "");
-        }).ToArray();
-        if (states.Length == 0)
-        {
-            map.Fault("states", $"“{id}” needs states");
-            return null;
-        }
-        var confusions = new List<Confusion>();
-        foreach (var (state, text) in map.Pairs("confused"))
-        {
-            foreach (var item in text.Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
-            {
-                var words = item.Split(' ', 2);
-                if (states.All(s => s.Id != state) || states.All(s => s.Id != words[0]) || words.Length < 2 || !int.TryParse(words[1].TrimEnd('%', ' '), out var percent))
-                    map.Fault("confused", $"write a confusion as “state: other 60 %”, with states of {id}; not “{state}: {item}”");
-                else confusions.Add(new Confusion(state, words[0], percent / 100.0));
-            }
-        }
-        foreach (var group in confusions.GroupBy(c => c.State).Where(group => group.Sum(c => c.Share) > 1))
-            map.Fault("confused", $"the confusions of “{group.Key}” come to more than 100 %");
-        return new StateCharacter(id)
-        {
-            Part = "", Label = "", Phrase = "", Question = "",
-            States = states, Ordered = ordered, Variety = map.Flag("variety"), OneSided = map.Flag("one-sided"), Confusions = confusions
-        };
+        var effort = entry.Number("effort", 1);
+        if (effort > 0)
+            return effort;
+        entry.Fault("effort", "“effort” must be above 0");
+        return 1;
     }
 
-    private static bool ConditionHolds(Character character, YamlMap map, Dictionary<string, Character> byId)
+    // "size 70 %": a name with a share.
+    private static (string Name, double Share)? NamedShare(string key, EntryReader entry)
     {
-        if (character.OnlyIf is not { } condition) return true;
-        if (!byId.TryGetValue(condition.CharacterId, out var on)) map.Fault("if", $"“if” names the unknown character “{condition.CharacterId}”");
-        else if (condition.IsPresence && on is StateCharacter) map.Fault("if", $"“if: {condition}” must say which states of {on.Id}");
-        else if (condition.States.FirstOrDefault(state => on is not StateCharacter states || states.IndexOf(state) < 0) is { } wrong)
-            map.Fault("if", $"“if” names the state “{wrong}”, which {on.Id} does not have");
-        else if (DependsOnItself(character, byId)) map.Fault("if", $"“{character.Id}” depends on itself through “{on.Id}”");
-        else return true;
+        var words = (entry.Text(key) ?? "").Split(' ', 2, StringSplitOptions.TrimEntries);
+        return Share(key, words.Length == 2 ? words[1] : "", entry) is { } share ? (words[0], share) : null;
+    }
+
+    private static double? Share(string key, string text, EntryReader entry)
+    {
+        if (text.EndsWith('%') && double.TryParse(text[..^1], CultureInfo.InvariantCulture, out var percent) && percent is > 0 and <= 100)
+            return percent / 100;
+        entry.Fault(key, $"“{key}” takes a share above 0 and at most 100 %, such as 50 %; not “{text}”");
+        return null;
+    }
+
+    private void CheckCorrelations()
+    {
+        foreach (var group in read.Where(r => r.Character.Correlation is not null).GroupBy(r => r.Character.Correlation!.Group))
+            foreach (var (character, entry) in group)
+                if (character.Correlation!.Share != group.First().Character.Correlation!.Share)
+                    entry.Fault("correlated", $"all that are correlated by “{group.Key}” must have the same share");
+    }
+
+    private static bool ConditionHolds(Character character, EntryReader entry, Dictionary<string, Character> byId)
+    {
+        if (character.OnlyIf is not { } condition)
+            return true;
+        if (WhyNot(character, condition, byId) is not { } fault)
+            return true;
+        entry.Fault("if", fault);
         return false;
+    }
+
+    private static string? WhyNot(Character character, Condition condition, Dictionary<string, Character> byId)
+    {
+        if (!byId.TryGetValue(condition.CharacterId, out var on))
+            return $"“if” names the unknown character “{condition.CharacterId}”";
+        if (condition.IsPresence && on is StateCharacter)
+            return $"“if: {condition}” must say which states of {on.Id}";
+        if (condition.States.FirstOrDefault(state => (on as StateCharacter)?.IndexOf(state) is not >= 0) is { } wrong)
+            return $"“if” names the state “{wrong}”, which {on.Id} does not have";
+        return DependsOnItself(character, byId) ? $"“{character.Id}” depends on itself through “{on.Id}”" : null;
     }
 
     private static bool DependsOnItself(Character character, Dictionary<string, Character> byId)
     {
         var met = new HashSet<string>();
         for (var at = character; at?.OnlyIf is { } condition; at = byId.GetValueOrDefault(condition.CharacterId))
-            if (!met.Add(at.Id)) return true;
+            if (!met.Add(at.Id))
+                return true;
         return false;
     }
 }

@@ -1,110 +1,207 @@
 using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Seasons;
 
 namespace VerdantSieve.Core.Formats;
 
-/// <summary>A flora as read from its files, or everything that is wrong with them.</summary>
-public sealed record FloraReading(Flora? Flora, IReadOnlyList<Fault> Faults);
-
-/// <summary>Reads a flora from its YAML files and checks all of it, reporting every fault at once.</summary>
+/// <summary>Reads a flora and checks all of it, reporting every fault at once: from its own YAML files, or from the entries of another
+/// format.</summary>
 public sealed class FloraReader
 {
     private readonly List<Fault> faults = [];
 
     private FloraReader() { }
 
-    /// <summary>Reads a flora.</summary>
+    /// <summary>Reads a flora from its files.</summary>
     /// <param name="about">flora.yaml: id, title, edition, reference place, plain names of genera and families.</param>
     /// <param name="vocabulary">characters.yaml: the characters and their states.</param>
     /// <param name="taxa">One file a taxon.</param>
-    public static FloraReading Read(SourceFile about, SourceFile vocabulary, IEnumerable<SourceFile> taxa)
+    public static Outcome<Flora> Read(SourceFile about, SourceFile vocabulary, IEnumerable<SourceFile> taxa)
     {
         var reader = new FloraReader();
-        var floraAbout = reader.About(about);
-        var characters = new CharacterReader(vocabulary, reader.faults).Read();
-        var taxonReader = new TaxonReader(characters, reader.faults);
-        var read = taxa.Select(file => (File: file, Taxon: taxonReader.Read(file))).Where(pair => pair.Taxon is not null).ToArray();
-        reader.CheckNames([.. read.Select(pair => (pair.File, pair.Taxon!))]);
-        reader.CheckKin([.. read.Select(pair => (pair.File, pair.Taxon!))], floraAbout, about);
-        var flora = reader.faults.Count == 0 && floraAbout is not null
-            ? new Flora(floraAbout, characters, read.Select(pair => pair.Taxon!)) : null;
-        return new FloraReading(flora, [.. reader.faults.OrderBy(fault => fault.File, StringComparer.Ordinal).ThenBy(fault => fault.Line)]);
+        var entries = new FloraEntries(
+            reader.Kept(YamlEntries.Read(about)) ?? new Entry(about.Path, 1),
+            reader.Characters(vocabulary),
+            [.. taxa.Select(file => reader.Kept(YamlEntries.Read(file))).OfType<Entry>()]
+        );
+        foreach (var entry in entries.Taxa)
+            reader.CheckPath(entry);
+        return reader.Read(entries);
     }
+
+    /// <summary>Reads a flora from the entries of another format.</summary>
+    internal static Outcome<Flora> ReadEntries(FloraEntries entries) => new FloraReader().Read(entries);
 
     /// <summary>Reads one taxon for a flora that is there already, with all the checks that a whole flora has.</summary>
     /// <param name="file">The taxon’s file.</param>
     /// <param name="flora">The flora it belongs to.</param>
-    /// <returns>The taxon, or null and everything that is wrong with it.</returns>
-    public static (Taxon? Taxon, IReadOnlyList<Fault> Faults) ReadTaxon(SourceFile file, Flora flora)
+    /// <returns>The taxon, or everything that is wrong with it.</returns>
+    public static Outcome<Taxon> ReadTaxon(SourceFile file, Flora flora)
     {
         var reader = new FloraReader();
-        if (new TaxonReader(flora.Characters, reader.faults).Read(file) is not { } taxon) return (null, reader.faults);
-        var others = flora.Taxa.Where(other => other.Name != taxon.Name).Select(other => (new SourceFile(TaxonWriter.Path(other.Name), ""), other));
-        reader.CheckNames([.. others, (file, taxon)]);
-        reader.CheckKin([.. others, (file, taxon)], flora.About, file);
+        if (reader.Kept(YamlEntries.Read(file)) is not { } entry)
+            return Outcome.Faulty<Taxon>(reader.faults);
+        reader.CheckPath(entry);
+        if (new TaxonReader(flora.Vocabulary, reader.faults).Read(entry) is not { } taxon)
+            return Outcome.Faulty<Taxon>(reader.faults);
+        var others = flora
+            .Taxa.Where(other => other.Name != taxon.Name)
+            .Select(other => new ReadTaxonEntry(new Entry(TaxonWriter.Path(other.Name), 1), other));
+        ReadTaxonEntry[] all = [.. others, new ReadTaxonEntry(entry, taxon)];
+        reader.CheckNames(all);
+        reader.CheckKin(all, all.Select(read => read.Taxon.Name.Text), flora.About, entry);
         // A small flora may name doubles that it does not hold; a new one is more likely a slip of the pen.
-        var known = flora.FindTaxon(taxon.Name.Text)?.Doubles.Select(look => look.Name).ToHashSet() ?? [];
-        foreach (var look in taxon.Doubles.Where(look => !known.Contains(look.Name) && flora.FindTaxon(look.Name) is null))
-            reader.faults.Add(new Fault(file.Path, 1, $"“doubles” names {look.Name}, which is not in the flora"));
-        return (reader.faults.Count == 0 ? taxon : null, reader.faults);
+        var known = flora.FindTaxon(taxon.Name.Text)?.Doubles.Select(alike => alike.Name).ToHashSet() ?? [];
+        foreach (var alike in taxon.Doubles.Where(alike => !known.Contains(alike.Name) && flora.FindTaxon(alike.Name) is null))
+            reader.faults.Add(Fault.InFile(file.Path, 1, $"“doubles” names {alike.Name}, which is not in the flora"));
+        return reader.faults.Count == 0 ? taxon : Outcome.Faulty<Taxon>(reader.faults);
     }
 
-    private FloraAbout? About(SourceFile source)
+    private sealed record ReadTaxonEntry(Entry Entry, Taxon Taxon);
+
+    private T? Kept<T>(Outcome<T> outcome)
+        where T : class
     {
-        if (YamlMap.Read(source, faults) is not { } map) return null;
+        faults.AddRange(outcome.Faults);
+        return outcome.Has(out var value) ? value : null;
+    }
+
+    // In the file, characters stand under the part of the plant they belong to.
+    private List<CharacterEntry> Characters(SourceFile file)
+    {
+        var characters = new List<CharacterEntry>();
+        if (Kept(YamlEntries.Read(file)) is not { } root)
+            return characters;
+        foreach (var (part, line, value) in root.Values)
+            if (value is EntryValue.Map { Entry: var ofPart })
+                foreach (var (id, at, entry) in ofPart.Values)
+                {
+                    if (entry is EntryValue.Map map)
+                        characters.Add(new CharacterEntry(id, part, map.Entry));
+                    else
+                        faults.Add(Fault.InFile(file.Path, at, $"“{id}” must be a mapping of keys to values"));
+                }
+            else
+                faults.Add(Fault.InFile(file.Path, line, $"“{part}” must be a mapping of keys to values"));
+        return characters;
+    }
+
+    private void CheckPath(Entry entry)
+    {
+        if (!ScientificName.Parse(entry.TextAt("name")).Has(out var name))
+            return;
+        if (!entry.File.EndsWith($"{name.Genus}/{name.Epithet}.yaml", StringComparison.Ordinal))
+            faults.Add(Fault.InFile(entry.File, entry.LineOf("name"), $"the file of {name} must be {name.Genus}/{name.Epithet}.yaml"));
+    }
+
+    private Outcome<Flora> Read(FloraEntries entries)
+    {
+        var about = About(entries.About);
+        var vocabulary = new Vocabulary(new CharacterReader(faults).Read(entries.Characters));
+        var taxonReader = new TaxonReader(vocabulary, faults);
+        ReadTaxonEntry[] read =
+        [
+            .. entries
+                .Taxa.Select(entry => (entry, Taxon: taxonReader.Read(entry)))
+                .Where(pair => pair.Taxon is not null)
+                .Select(pair => new ReadTaxonEntry(pair.entry, pair.Taxon!)),
+        ];
+        CheckNames(read);
+        CheckKin(read, entries.Taxa.Select(entry => entry.TextAt("name")), about, entries.About);
+        return faults.Count == 0
+            ? new Flora(about!, vocabulary, read.Select(pair => pair.Taxon))
+            : Outcome.Faulty<Flora>([.. faults.OrderBy(fault => fault.At, StringComparer.Ordinal).ThenBy(fault => fault.Line)]);
+    }
+
+    // Null where there is nothing to read, which is a fault already.
+    private FloraAbout? About(Entry entry)
+    {
+        var map = new EntryReader(entry, faults);
+        if (map.IsEmpty && faults.Any(fault => fault.At == entry.File))
+            return null;
         var places = map.Map("places");
-        var about = new FloraAbout(map.Required("id"), map.Required("title"))
+        var plain = new FloraAbout(map.Required("id"), map.Required("title"));
+        var about = plain with
         {
             Edition = (int)map.Number("edition", 1),
-            ReferencePlace = PlaceIn(map, "reference-place") ?? new FloraAbout("", "").ReferencePlace,
-            Places = (places?.Keys ?? []).ToDictionary(id => id, id => PlaceIn(places!, id) ?? new Place(id, default)),
-            GenusWords = map.Pairs("genera").ToDictionary(pair => pair.Key, pair => pair.Value),
-            FamilyWords = map.Pairs("families").ToDictionary(pair => pair.Key, pair => pair.Value),
-            Aggregates = map.Pairs("aggregates").ToDictionary(pair => pair.Key, pair => pair.Value),
-            NearAlike = map.Pairs("near-alike").ToDictionary(pair => pair.Key, pair => pair.Value)
+            ReferencePlace = PlaceIn(map, "reference-place") ?? plain.ReferencePlace,
+            Places = (places?.Keys ?? []).ToDictionary(id => id, id => PlaceIn(places!, id) ?? plain.ReferencePlace),
+            GenusWords = Words("genera"),
+            FamilyWords = Words("families"),
+            Aggregates = Words("aggregates"),
+            NearAlike = Words("near-alike"),
         };
         map.FaultUnasked();
         return about;
+
+        Dictionary<string, string> Words(string key) => map.Pairs(key).ToDictionary(pair => pair.Key, pair => pair.Value);
     }
 
-    private static Place? PlaceIn(YamlMap map, string key)
+    private static Place? PlaceIn(EntryReader map, string key)
     {
-        if (map.Map(key) is not { } place) return null;
-        var read = new Place(place.Text("name") ?? key, new Position(place.Number("latitude", 0), place.Number("longitude", 0), place.Number("elevation", 0)));
-        if (Math.Abs(read.Position.Latitude) > 90 || Math.Abs(read.Position.Longitude) > 180) map.Fault(key, "a latitude goes from −90 to 90, a longitude from −180 to 180");
+        if (map.Map(key) is not { } place)
+            return null;
+        var name = place.Text("name") ?? key;
+        var position = Position.Of(place.Number("latitude", 0), place.Number("longitude", 0), place.Number("elevation", 0));
         place.FaultUnasked();
-        return read;
+        foreach (var fault in position.Faults)
+            place.Fault(
+                fault.At,
+                $"“{fault.At}” can’t be {fault.Value}: {char.ToLowerInvariant(fault.Message[0])}{fault.Message[1..].TrimEnd('.')}"
+            );
+        return position.Has(out var known) ? new Place(name, known) : null;
     }
 
-    private void CheckNames(IReadOnlyList<(SourceFile File, Taxon Taxon)> taxa)
+    private void CheckNames(IReadOnlyList<ReadTaxonEntry> taxa)
     {
         var seen = new Dictionary<string, string>();
-        foreach (var (file, taxon) in taxa)
-        {
-            if (!seen.TryAdd(ScientificName.Fold(taxon.Name.Text), file.Path))
-                faults.Add(new Fault(file.Path, 1, $"the name {taxon.Name} stands in {seen[ScientificName.Fold(taxon.Name.Text)]} already"));
-        }
-        foreach (var (file, taxon) in taxa)
-        {
+        foreach (var (entry, taxon) in taxa)
+            if (!seen.TryAdd(ScientificName.Fold(taxon.Name.Text), entry.File))
+                faults.Add(
+                    Fault.InFile(
+                        entry.File,
+                        entry.Line,
+                        $"the name {taxon.Name} stands in {seen[ScientificName.Fold(taxon.Name.Text)]} already"
+                    )
+                );
+        foreach (var (entry, taxon) in taxa)
             foreach (var synonym in taxon.Synonyms.Select(ScientificName.Fold))
-                if (!seen.TryAdd(synonym, file.Path))
-                    faults.Add(new Fault(file.Path, 1, $"the synonym “{synonym}” is a name in {seen[synonym]} already"));
-        }
+                if (!seen.TryAdd(synonym, entry.File))
+                    faults.Add(Fault.InFile(entry.File, entry.Line, $"the synonym “{synonym}” is a name in {seen[synonym]} already"));
     }
 
-    // What a taxon says of others must be there: the parents of a hybrid, its aggregate.
-    private void CheckKin(IReadOnlyList<(SourceFile File, Taxon Taxon)> taxa, FloraAbout? about, SourceFile aboutFile)
+    // What a taxon says of others must be there: the parents of a hybrid, its aggregate. A taxon that is at fault itself is there all the
+    // same.
+    private void CheckKin(IReadOnlyList<ReadTaxonEntry> taxa, IEnumerable<string> names, FloraAbout? about, Entry aboutEntry)
     {
-        foreach (var genus in (about?.NearAlike.Keys ?? []).Where(genus => taxa.All(pair => pair.Taxon.Name.Genus != genus)))
-            faults.Add(new Fault(aboutFile.Path, 1, $"the genus “{genus}” under “near-alike” has no taxon in the flora"));
-        var names = taxa.Select(pair => ScientificName.Fold(pair.Taxon.Name.Text)).ToHashSet();
-        foreach (var (file, taxon) in taxa)
+        var there = names.Select(ScientificName.Fold).ToHashSet();
+        foreach (
+            var genus in (about?.NearAlike.Keys ?? []).Where(genus =>
+                !there.Any(name => name.StartsWith(genus.ToLowerInvariant() + " ", StringComparison.Ordinal))
+            )
+        )
+            faults.Add(
+                Fault.InFile(
+                    aboutEntry.File,
+                    aboutEntry.LineOf("near-alike"),
+                    $"the genus “{genus}” under “near-alike” has no taxon in the flora"
+                )
+            );
+        foreach (var (entry, taxon) in taxa)
         {
-            foreach (var parent in taxon.HybridOf.Where(parent => !names.Contains(ScientificName.Fold(parent))))
-                faults.Add(new Fault(file.Path, 1, $"the parent “{parent}” of {taxon.Name} is not in the flora"));
-            if (taxon.Aggregate is { } aggregate && about is not null && !about.Aggregates.ContainsKey(aggregate))
-                faults.Add(new Fault(file.Path, 1, $"the aggregate “{aggregate}” does not stand under “aggregates” in flora.yaml"));
-            if (taxon.WindowsAt is { } place && about is not null && !about.Places.ContainsKey(place))
-                faults.Add(new Fault(file.Path, 1, $"the place “{place}” under “windows-at” does not stand under “places” in flora.yaml"));
+            foreach (var parent in taxon.HybridOf.Where(parent => !there.Contains(ScientificName.Fold(parent))))
+                faults.Add(Fault.InFile(entry.File, entry.Line, $"the parent “{parent}” of {taxon.Name} is not in the flora"));
+            if (taxon.Aggregate is { } aggregate && about?.Aggregates.ContainsKey(aggregate) == false)
+                faults.Add(
+                    Fault.InFile(entry.File, entry.Line, $"the aggregate “{aggregate}” does not stand under “aggregates” in flora.yaml")
+                );
+            if (taxon.WindowsAt is { } place && about?.Places.ContainsKey(place) == false)
+                faults.Add(
+                    Fault.InFile(
+                        entry.File,
+                        entry.Line,
+                        $"the place “{place}” under “windows-at” does not stand under “places” in flora.yaml"
+                    )
+                );
         }
     }
 }

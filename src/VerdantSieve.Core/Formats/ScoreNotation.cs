@@ -1,4 +1,3 @@
-using System.Diagnostics.CodeAnalysis;
 using System.Globalization;
 using System.Text.RegularExpressions;
 using VerdantSieve.Core.Botany;
@@ -13,51 +12,70 @@ public static partial class ScoreNotation
 {
     private static readonly Dictionary<string, Frequency> FrequencyWords = new()
     {
-        ["usual"] = Frequency.Usual, ["usually"] = Frequency.Usual, ["sometimes"] = Frequency.Sometimes, ["rare"] = Frequency.Rare, ["rarely"] = Frequency.Rare
+        ["usual"] = Frequency.Usual,
+        ["usually"] = Frequency.Usual,
+        ["sometimes"] = Frequency.Sometimes,
+        ["rare"] = Frequency.Rare,
+        ["rarely"] = Frequency.Rare,
     };
 
     // What is written before the state of each frequency that has a word.
     private static readonly Dictionary<Frequency, string> FrequencyPrefixes = new()
     {
-        [Frequency.Usual] = "", [Frequency.Sometimes] = "sometimes ", [Frequency.Rare] = "rarely "
+        [Frequency.Usual] = "",
+        [Frequency.Sometimes] = "sometimes ",
+        [Frequency.Rare] = "rarely ",
     };
 
     private static readonly Dictionary<string, double> PresenceWords = new()
     {
-        ["always"] = 1, ["usual"] = 0.9, ["often"] = 0.6, ["sometimes"] = 0.25, ["rare"] = 0.05, ["never"] = 0
+        ["always"] = 1,
+        ["usual"] = 0.9,
+        ["often"] = 0.6,
+        ["sometimes"] = 0.25,
+        ["rare"] = 0.05,
+        ["never"] = 0,
     };
 
     /// <summary>Reads a score for a character.</summary>
     /// <param name="text">The score as written.</param>
     /// <param name="character">The character it is for.</param>
-    /// <param name="score">The score.</param>
-    /// <param name="problem">What is wrong and what is allowed; empty where it is read.</param>
-    public static bool TryParse(string text, Character character, [NotNullWhen(true)] out Score? score, out string problem)
-    {
-        (score, problem) = character switch
-        {
-            StateCharacter states => States(text, states),
-            CountCharacter => Range(text, null),
-            MeasureCharacter measure => Range(text, measure),
-            PresenceCharacter => Presence(text),
-            _ => SeasonWindow.TryParse(text, out var window) ? (new SeasonScore(window.Value), "")
-                : (null, $"“{text}” is no span of the calendar; write for example 25 Mar – 10 May")
-        };
-        return score is not null;
-    }
+    /// <returns>The score, or what is wrong and what is allowed, in lower case and without a full stop.</returns>
+    public static Outcome<Score> Parse(string text, Character character) =>
+        character.Match(
+            states: states => States(text, states),
+            count: _ => Range(text, null),
+            measure: measure => Range(text, measure),
+            presence: _ => Presence(text),
+            season: _ => SeasonWindow.Parse(text).Map(Score (window) => new SeasonScore(window))
+        );
 
-    /// <summary>Writes a score so that <see cref="TryParse"/> reads it back unchanged.</summary>
-    public static string Format(Score score, Character character) => score switch
-    {
-        StateScore states => string.Join(", ", states.States.Select(state =>
-            (FrequencyPrefixes.GetValueOrDefault(state.Frequency) ?? $"{Number(Math.Round(state.Weight * 100, 6))}% ") + state.State)),
-        RangeScore range => Format(range, character),
-        PresenceScore presence => PresenceWords.FirstOrDefault(word => word.Value == presence.Frequency).Key ?? $"{Number(presence.Frequency * 100)} %",
-        SeasonScore season => season.Window.ToString(),
-        _ => throw new ArgumentOutOfRangeException(nameof(score), score, "Unknown kind of score.")
-    };
+    /// <summary>Writes a score so that <see cref="Parse"/> reads it back unchanged.</summary>
+    public static string Format(Scored scored) =>
+        scored.Match(
+            states: (_, shown) => string.Join(", ", shown.States.Select(Format)),
+            count: (_, range) => range.Write(Number),
+            measure: (character, range) => $"{range.Write(Number)} {Unit(character)}".TrimEnd(),
+            presence: (_, presence) =>
+                PresenceWords.FirstOrDefault(word => word.Value == presence.Frequency).Key ?? $"{Number(presence.Frequency * 100)} %",
+            season: (_, season) => season.Window.ToString()
+        );
 
-    private static (Score?, string) States(string text, StateCharacter character)
+    /// <summary>A state as it is written in a score, with how often before it.</summary>
+    private static string Format(StateFrequency state) => Often(state.Frequency) + state.State;
+
+    /// <summary>How often a state is shown, as it is written before it: empty, <c>sometimes </c>, <c>rarely </c> or a share such as <c>12%
+    /// </c>.</summary>
+    public static string Often(Frequency frequency) =>
+        FrequencyPrefixes.GetValueOrDefault(frequency) ?? $"{Number(Math.Round(frequency.Weight * 100, 6))}% ";
+
+    /// <summary>A score of a taxon; empty where it has none.</summary>
+    public static string Format(Taxon taxon, Character character) =>
+        taxon.Score(character.Id) is { } score ? Format(new Scored(character, score)) : "";
+
+    private static Fault Wrong(string text, string message) => Fault.AtField("score", text, message);
+
+    private static Outcome<Score> States(string text, StateCharacter character)
     {
         var states = new List<StateFrequency>();
         foreach (var item in text.Split([',', ';'], StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
@@ -65,66 +83,81 @@ public static partial class ScoreNotation
             var words = item.Split(' ', 2, StringSplitOptions.TrimEntries);
             var frequency = Frequency.Usual;
             if (words.Length == 2 && !FrequencyWords.TryGetValue(words[0], out frequency) && !TryShare(words[0], out frequency))
-                return (null, $"“{words[0]}” is not a frequency; write usual, sometimes, rarely or a share such as 12% before a state");
+                return Wrong(
+                    text,
+                    $"“{words[0]}” is not a frequency; write usual, sometimes, rarely or a share such as 12% before a state"
+                );
             var state = words[^1];
             if (character.IndexOf(state) < 0)
-                return (null, $"{character.Id} has no state “{state}”; it has {string.Join(", ", character.States.Select(s => s.Id))}");
-            if (states.Any(s => s.State == state)) return (null, $"the state “{state}” stands twice");
+                return Wrong(
+                    text,
+                    $"{character.Id} has no state “{state}”; it has {string.Join(", ", character.States.Select(s => s.Id))}"
+                );
+            if (states.Any(s => s.State == state))
+                return Wrong(text, $"the state “{state}” stands twice");
             states.Add(new StateFrequency(state, frequency));
         }
-        return states.Count == 0 ? (null, "names no state") : (new StateScore(states), "");
+        return states.Count == 0 ? Wrong(text, "names no state") : new StateScore(states);
     }
 
     private static bool TryShare(string text, out Frequency frequency)
     {
         frequency = Frequency.Usual;
-        if (!text.EndsWith('%') || !double.TryParse(text[..^1], NumberStyles.Float, CultureInfo.InvariantCulture, out var percent) || percent is not (> 0 and <= 100)) return false;
+        if (Percent(text) is not (> 0 and var percent))
+            return false;
         frequency = Frequency.Of(percent / 100);
         return true;
     }
 
-    private static (Score?, string) Range(string text, MeasureCharacter? measure)
+    // The number before a per cent sign, 0 to 100; null for all else.
+    private static double? Percent(string text) =>
+        text.EndsWith('%')
+        && double.TryParse(text[..^1], NumberStyles.Float, CultureInfo.InvariantCulture, out var percent)
+        && percent is >= 0 and <= 100
+            ? percent
+            : null;
+
+    private static Outcome<Score> Range(string text, MeasureCharacter? measure)
     {
         var match = RangePattern().Match(text.Trim());
-        var unit = measure is null ? "" : LengthWords.Unit(measure.Unit, LengthStyle.Metric);
+        var unit = measure is null ? "" : Unit(measure);
         var example = measure is null ? "(3–)5–7(–9)" : $"(8–)15–30(–45) {unit}".TrimEnd();
-        if (!match.Success) return (null, $"“{text}” is no range; write for example {example}");
+        if (!match.Success)
+            return Wrong(text, $"“{text}” is no range; write for example {example}");
         var written = match.Groups["unit"].Value;
-        if (written != unit) return (null, $"the unit here is {(unit.Length == 0 ? "left out" : unit)}, not “{written}”; write for example {example}");
+        if (written != unit)
+            return Wrong(text, $"the unit here is {(unit.Length == 0 ? "left out" : unit)}, not “{written}”; write for example {example}");
 
         var low = Value("low")!.Value;
-        var score = new RangeScore(Value("least"), low, Value("high") ?? low, Value("most"));
-        if (score.Minimum > score.Low || score.Low > score.High || score.High > score.Maximum)
-            return (null, $"the range “{text}” is inverted: its numbers must rise from left to right");
-        if (score.Minimum < 0 || score.Low <= 0) return (null, $"the range “{text}” must be above 0");
-        if (measure is null && score.Maximum > CountCharacter.Largest) return (null, $"a count goes up to {CountCharacter.Largest}");
-        return (score, "");
+        return RangeScore
+            .Of(Value("least"), low, Value("high") ?? low, Value("most"), text)
+            .Then(range =>
+                measure is null && range.Maximum > CountCharacter.Largest
+                    ? Wrong(text, $"a count goes up to {CountCharacter.Largest}")
+                    : Outcome.Of<Score>(range)
+            );
 
         double? Value(string name) =>
             match.Groups[name].Success ? double.Parse(match.Groups[name].Value, CultureInfo.InvariantCulture) : null;
     }
 
-    private static (Score?, string) Presence(string text)
+    private static Outcome<Score> Presence(string text)
     {
-        if (PresenceWords.TryGetValue(text, out var frequency)) return (new PresenceScore(frequency), "");
-        if (text.EndsWith('%') && double.TryParse(text[..^1], NumberStyles.Float, CultureInfo.InvariantCulture, out var percent) && percent is >= 0 and <= 100)
-            return (new PresenceScore(percent / 100), "");
-        return (null, $"“{text}” is not how often; write {string.Join(", ", PresenceWords.Keys)} or a share such as 30 %");
+        if (PresenceWords.TryGetValue(text, out var frequency))
+            return new PresenceScore(frequency);
+        if (Percent(text) is { } percent)
+            return new PresenceScore(percent / 100);
+        return Wrong(text, $"“{text}” is not how often; write {string.Join(", ", PresenceWords.Keys)} or a share such as 30 %");
     }
 
-    private static string Format(RangeScore range, Character character)
-    {
-        var least = range.Least is { } a ? $"({Number(a)}–)" : "";
-        var most = range.Most is { } d ? $"(–{Number(d)})" : "";
-        var core = range.Low == range.High ? Number(range.Low) : $"{Number(range.Low)}–{Number(range.High)}";
-        var unit = character is MeasureCharacter measure ? LengthWords.Unit(measure.Unit, LengthStyle.Metric) : "";
-        return $"{least}{core}{most} {unit}".TrimEnd();
-    }
+    private static string Unit(MeasureCharacter measure) => LengthWords.Unit(measure.Unit, LengthStyle.Metric);
 
     private static string Number(double value) => value.ToString("R", CultureInfo.InvariantCulture);
 
     private const string Decimal = @"\d+(?:\.\d+)?";
 
-    [GeneratedRegex($@"^(?:\((?<least>{Decimal})[–-]\))?(?<low>{Decimal})(?:[–-](?<high>{Decimal}))?(?:\([–-](?<most>{Decimal})\))?\s*(?<unit>[a-z]*)$")]
+    [GeneratedRegex(
+        $@"^(?:\((?<least>{Decimal})[–-]\))?(?<low>{Decimal})(?:[–-](?<high>{Decimal}))?(?:\([–-](?<most>{Decimal})\))?\s*(?<unit>[a-z]*)$"
+    )]
     private static partial Regex RangePattern();
 }

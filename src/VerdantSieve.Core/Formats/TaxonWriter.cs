@@ -3,77 +3,82 @@ using VerdantSieve.Core.Botany;
 
 namespace VerdantSieve.Core.Formats;
 
-/// <summary>Writes a taxon as its file has it, so that <see cref="FloraReader"/> reads it back unchanged. All shipped files are as this writes them.</summary>
+/// <summary>Writes a taxon as its file has it, so that <see cref="FloraReader"/> reads it back unchanged. All shipped files are as this
+/// writes them.</summary>
 public static class TaxonWriter
 {
+    private const string ScoresKey = "scores";
+
     /// <summary>The name of a taxon's file within the flora's folder.</summary>
     public static string Path(ScientificName name) => $"taxa/{name.Genus}/{name.Epithet}.yaml";
 
     /// <summary>The text of a taxon's file. Scores that a hybrid takes from its parents are left out.</summary>
-    public static string Write(Taxon taxon, IReadOnlyList<Character> characters)
+    public static string Write(Taxon taxon, Vocabulary vocabulary)
     {
-        var text = new StringBuilder();
-        Line("name", taxon.Name.Text);
-        if (taxon.Rank != TaxonRank.Species) Line("rank", Word(taxon.Rank));
-        Line("authority", taxon.Authority);
-        Line("family", taxon.Family);
-        if (taxon.Group is { } group) Line("group", group);
-        List("common-names", taxon.CommonNames);
-        if (taxon.Synonyms.Count > 0) List("synonyms", taxon.Synonyms);
-        if (taxon.HybridOf.Count > 0) List("hybrid-of", taxon.HybridOf);
-        List("native", [.. taxon.Distribution.Native.Select(Country)]);
-        List("introduced", [.. taxon.Distribution.Introduced.Select(Country)]);
-        List("settings", [.. taxon.Settings.Select(Word)]);
-        Line("abundance", Word(taxon.Abundance));
-        if (taxon.Aggregate is { } aggregate) Line("aggregate", aggregate);
-        if (taxon.WindowsAt is { } place) Line("windows-at", place);
-        if (taxon.Meaning.Length > 0) Line("meaning", taxon.Meaning);
-        if (taxon.Remember.Length > 0) Line("remember", taxon.Remember);
-        Pairs("hazards", taxon.Hazards.Select(hazard => (Word(hazard.Kind), hazard.Caution)));
-        Pairs("doubles", taxon.Doubles.Select(look => (look.Name, look.Mark)));
-        Line("provenance", taxon.Provenance);
-        Scores(text, taxon, characters);
-        return text.ToString();
-
-        void Line(string key, string value) => text.Append(key).Append(": ").Append(Scalar(value)).Append('\n');
-        void List(string key, IReadOnlyList<string> values) => text.Append(key).Append(": [").AppendJoin(", ", values.Select(Item)).Append("]\n");
-        void Pairs(string key, IEnumerable<(string Key, string Value)> pairs)
-        {
-            var all = pairs.ToArray();
-            if (all.Length == 0) return;
-            text.Append(key).Append(":\n");
-            foreach (var (name, value) in all) text.Append("  ").Append(Scalar(name)).Append(": ").Append(Scalar(value)).Append('\n');
-        }
-        string Country(string code) => taxon.Distribution.Local.TryGetValue(code, out var local) ? $"{code} {Word(local)}" : code;
+        Character[] scored = [.. vocabulary.Characters.Where(character => taxon.OwnScores.ContainsKey(character.Id))];
+        var text = YamlEntries.Write(EntryOf(taxon, scored));
+        return scored.Length == 0 ? text : Parted(text, scored);
     }
 
-    private static void Scores(StringBuilder text, Taxon taxon, IReadOnlyList<Character> characters)
+    private static Entry EntryOf(Taxon taxon, Character[] scored)
     {
-        string? part = null;
-        foreach (var character in characters)
-        {
-            if (!taxon.Scores.TryGetValue(character.Id, out var score) || taxon.Inferred.Contains(character.Id)) continue;
-            if (part is null) text.Append("scores:\n");
-            else if (part != character.Part) text.Append('\n');
-            part = character.Part;
-            text.Append("  ").Append(character.Id).Append(": ").Append(ScoreNotation.Format(score, character)).Append('\n');
-        }
+        var entry = new Entry(Path(taxon.Name), 1).With("name", taxon.Name.Text);
+        foreach (var field in TaxonFields.All)
+            if (field.Write(taxon) is { } value)
+                entry.With(field.Key, value);
+        return entry.With(
+            ScoresKey,
+            scored.Select(character => (character.Id, ScoreNotation.Format(new Scored(character, taxon.OwnScores[character.Id]))))
+        );
     }
 
-    private static string Word<T>(T value) where T : struct, Enum => YamlMap.Hyphened(value.ToString());
-
-    internal static string Item(string value) => value.IndexOfAny([',', '[', ']', '{', '}']) >= 0 ? Quoted(value) : Scalar(value);
-
-    // Plain where YAML takes it as it stands.
-    internal static string Scalar(string value) =>
-        value.Length == 0 || value != value.Trim() || "!&*-?|>@`%#\"'[]{},:".Contains(value[0]) || value.Contains(": ", StringComparison.Ordinal) || value.EndsWith(':')
-        || value.Contains(" #", StringComparison.Ordinal) || value.Any(char.IsControl) ? Quoted(value) : value;
-
-    private static string Quoted(string value)
+    // Scores stand one to a line at the end; an empty line parts those of one part of the plant from those of the next, for the eye.
+    private static string Parted(string text, Character[] scored)
     {
-        var quoted = new StringBuilder("\"");
-        foreach (var letter in value)
-            quoted.Append(letter switch { '"' => "\\\"", '\\' => "\\\\", '\n' => "\\n", '\t' => "\\t", _ when char.IsControl(letter) => $"\\u{(int)letter:x4}", _ => letter.ToString() });
-        return quoted.Append('"').ToString();
+        string[] lines = text.TrimEnd('\n').Split('\n');
+        var parted = new StringBuilder().AppendJoin('\n', lines[..^scored.Length]).Append('\n');
+        for (var i = 0; i < scored.Length; i++)
+        {
+            if (i > 0 && scored[i].Part != scored[i - 1].Part)
+                parted.Append('\n');
+            parted.Append(lines[^(scored.Length - i)]).Append('\n');
+        }
+        return parted.ToString();
+    }
+
+    /// <summary>What is different between two forms of a taxon, by the keys of its file and the ids of characters.</summary>
+    /// <param name="before">The one form.</param>
+    /// <param name="after">The other.</param>
+    /// <param name="vocabulary">The vocabulary of both.</param>
+    /// <returns>The key, what stood there before, and what stands there after; empty where nothing does.</returns>
+    public static IEnumerable<(string Key, string Before, string After)> Differences(Taxon before, Taxon after, Vocabulary vocabulary)
+    {
+        var (one, other) = (Said(before, vocabulary), Said(after, vocabulary));
+        return one
+            .Keys.Union(other.Keys)
+            .Select(key => (key, one.GetValueOrDefault(key, ""), other.GetValueOrDefault(key, "")))
+            .Where(change => change.Item2 != change.Item3);
+    }
+
+    private static Dictionary<string, string> Said(Taxon taxon, Vocabulary vocabulary)
+    {
+        var said = new Dictionary<string, string> { ["name"] = taxon.Name.Text };
+        foreach (var field in TaxonFields.All)
+            switch (field.Write(taxon))
+            {
+                case EntryValue.Text text:
+                    said[field.Key] = text.Value;
+                    break;
+                case EntryValue.List list:
+                    said[field.Key] = $"[{string.Join(", ", list.Items)}]";
+                    break;
+                case EntryValue.Map map:
+                    foreach (var (key, _, value) in map.Entry.Values)
+                        said[$"{field.Key}: {key}"] = (value as EntryValue.Text)?.Value ?? "";
+                    break;
+            }
+        foreach (var (id, score) in taxon.OwnScores)
+            said[id] = ScoreNotation.Format(new Scored(vocabulary[id], score));
+        return said;
     }
 }

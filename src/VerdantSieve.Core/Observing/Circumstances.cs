@@ -1,16 +1,8 @@
 using NodaTime;
 using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Seasons;
 
 namespace VerdantSieve.Core.Observing;
-
-/// <summary>How old the plant is, as far as it matters for flowers and fruit.</summary>
-public enum Age
-{
-    /// <summary>Too young to be expected to flower.</summary>
-    Young,
-    /// <summary>Full grown.</summary>
-    Grown
-}
 
 /// <summary>Where and when the plant is looked at. Every part may be unknown.</summary>
 public sealed record Circumstances

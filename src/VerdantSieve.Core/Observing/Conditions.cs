@@ -6,19 +6,28 @@ namespace VerdantSieve.Core.Observing;
 public static class Conditions
 {
     /// <summary>Whether a condition can hold for a plant of which this was observed.</summary>
-    public static bool CanHold(this Condition condition, Observation observation) => observation switch
-    {
-        StatesSeen seen when !condition.IsPresence => seen.States.Any(state => condition.States.Contains(state) != condition.Negated),
-        Sought sought => sought.Seen,
-        Today today => today.Seen,
-        _ => true
-    };
+    public static bool CanHold(this Condition condition, Observation observation) =>
+        observation.Match(
+            cannotTell: _ => true,
+            states: seen => condition.IsPresence || seen.States.Any(condition.Admits),
+            counted: _ => true,
+            measured: _ => true,
+            limited: _ => true,
+            sought: sought => sought.Seen,
+            today: today => today.Seen
+        );
 
-    /// <summary>Whether an observation settles a condition one way or the other. “Unlobed or lobed, can’t tell which” does not settle that there are lobes.</summary>
-    public static bool Settles(this Observation observation, Condition condition) => observation switch
-    {
-        CannotTell => false,
-        StatesSeen { Mode: StateMode.Either } seen when !condition.IsPresence => seen.States.Select(state => condition.States.Contains(state) != condition.Negated).Distinct().Count() == 1,
-        _ => true
-    };
+    /// <summary>Whether an observation settles a condition one way or the other. “Unlobed or lobed, can’t tell which” does not settle that
+    /// there are lobes.</summary>
+    public static bool Settles(this Observation observation, Condition condition) =>
+        observation.Match(
+            cannotTell: _ => false,
+            states: seen =>
+                seen.Mode != StateMode.Either || condition.IsPresence || seen.States.Select(condition.Admits).Distinct().Count() == 1,
+            counted: _ => true,
+            measured: _ => true,
+            limited: _ => true,
+            sought: _ => true,
+            today: _ => true
+        );
 }

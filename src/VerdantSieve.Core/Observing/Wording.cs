@@ -1,3 +1,4 @@
+using System.Globalization;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Measuring;
 
@@ -10,78 +11,135 @@ public static class Wording
     public static string Of(Reading reading, Flora flora, LengthStyle style = LengthStyle.Metric)
     {
         var character = flora.Character(reading.Character);
-        return reading.Observation switch
-        {
-            CannotTell => $"{character.Label}: can’t tell",
-            StatesSeen seen => Fill(character, Join([.. seen.States.Select(state => ((StateCharacter)character)[state].Label)], seen.Mode == StateMode.AllSeen ? "and" : "or")),
-            Counted counted => Fill(character, counted.Usual is { } usual ? $"mostly {usual} ({counted.Low}–{counted.High})" : counted.Low == counted.High ? $"{counted.Low}" : $"{counted.Low}–{counted.High}"),
-            Measured measured => Fill(character, Size(measured, ((MeasureCharacter)character).Unit, style)),
-            Limited limited => Fill(character, $"{(limited.IsMost ? "up to" : "at least")} {(character is MeasureCharacter of ? About(limited.By) + LengthWords.Say(limited.Limit, of.Unit, style) : $"{limited.Limit:0}")}"),
-            Sought { Seen: true } or Today { Seen: true } => Fill(character, ""),
-            _ => $"no {Fill(character, "")}"
-        };
+        return reading.Observation.Match(
+            cannotTell: _ => $"{character.Label}: can’t tell",
+            states: seen => Fill(character, Named(seen, (StateCharacter)character)),
+            counted: counted => Fill(character, Number(counted)),
+            measured: measured => Fill(character, Size(measured, ((MeasureCharacter)character).Unit, style)),
+            limited: limited => Fill(character, $"{SideWords(limited.Side)} {Amount(limited, character, style)}"),
+            sought: sought => FoundOrNot(character, sought.Seen),
+            today: today => FoundOrNot(character, today.Seen)
+        );
     }
 
-    /// <summary>A count or a size as it could be typed, so that the parser reads it back; empty for all else.</summary>
-    public static string Typed(Observation? observation, Character character, LengthStyle style = LengthStyle.Metric)
+    private static string FoundOrNot(Character character, bool seen) => seen ? Fill(character, "") : $"no {Fill(character, "")}";
+
+    private static string Named(StatesSeen seen, StateCharacter character) =>
+        Join([.. seen.States.Select(state => character[state].Label)], seen.Mode == StateMode.AllSeen ? "and" : "or");
+
+    private static string Number(Counted counted)
     {
-        string Say(double value) => character is MeasureCharacter measure ? LengthWords.Say(value, measure.Unit, style) : $"{value:0}";
-        string Both(double low, double high) => character is MeasureCharacter measure ? LengthWords.Say(low, high, measure.Unit, style) : low == high ? $"{low:0}" : $"{low:0}–{high:0}";
-        return observation switch
-        {
-            Counted counted => Both(counted.Low, counted.High) + (counted.Usual is { } usual ? $", mostly {usual}" : ""),
-            Measured measured => About(measured.By) + Both(measured.Low, measured.High) + (measured.Typical is { } typical ? $", mostly {LengthWords.Number(typical, ((MeasureCharacter)character).Unit, style)}" : ""),
-            Limited limited => About(limited.By) + (limited.IsMost ? "up to " : "at least ") + Say(limited.Limit),
-            _ => ""
-        };
+        if (counted.Usual is { } usual)
+            return $"mostly {usual} ({counted.Low}–{counted.High})";
+        return counted.Low == counted.High ? $"{counted.Low}" : $"{counted.Low}–{counted.High}";
     }
 
-    private static string Size(Measured measured, Botany.MeasureUnit unit, LengthStyle style) => About(measured.By)
-        + (measured.Typical is { } typical ? $"mostly {LengthWords.Say(typical, unit, style)} ({LengthWords.Say(measured.Low, measured.High, unit, style)})" : LengthWords.Say(measured.Low, measured.High, unit, style));
+    private static string Size(Measured measured, MeasureUnit unit, LengthStyle style)
+    {
+        var ends = LengthWords.Say(measured.Low, measured.High, unit, style);
+        return About(measured.By) + (measured.Typical is { } typical ? $"mostly {LengthWords.Say(typical, unit, style)} ({ends})" : ends);
+    }
+
+    private static string Amount(Limited limited, Character character, LengthStyle style) =>
+        character is MeasureCharacter measure
+            ? About(limited.By) + LengthWords.Say(limited.Limit, measure.Unit, style)
+            : $"{limited.Limit:0}";
+
+    private static string SideWords(LimitSide side) =>
+        side switch
+        {
+            LimitSide.AtMost => "up to",
+            LimitSide.AtLeast => "at least",
+        };
 
     private static string About(MeasuredBy by) => by == MeasuredBy.Ruler ? "" : "about ";
 
-    /// <summary>What a reading was taken on, for "from …"; empty for a fair sample.</summary>
-    public static string Of(Origin origin) => origin switch
+    /// <summary>A count or a size as it could be typed, so that the parser reads it back; empty for all else.</summary>
+    public static string Typed(Observation observation, Character character, LengthStyle style = LengthStyle.Metric)
     {
-        Origin.Sucker => "a sucker shoot", Origin.Litter => "litter on the ground", Origin.Hedge => "a clipped plant", Origin.Damaged => "damaged leaves", _ => ""
-    };
+        return observation.Match(
+            cannotTell: _ => "",
+            states: _ => "",
+            counted: counted => Ends(counted.Low, counted.High) + (counted.Usual is { } usual ? $", mostly {usual}" : ""),
+            measured: measured =>
+                About(measured.By)
+                + Ends(measured.Low, measured.High)
+                + (measured.Typical is { } typical ? $", mostly {Bare(typical)}" : ""),
+            limited: limited => $"{About(limited.By)}{SideWords(limited.Side)} {Ends(limited.Limit, limited.Limit)}",
+            sought: _ => "",
+            today: _ => ""
+        );
+
+        string Bare(double value) => character is MeasureCharacter measure ? LengthWords.Number(value, measure.Unit, style) : $"{value:0}";
+
+        string Ends(double low, double high)
+        {
+            if (character is MeasureCharacter measure)
+                return LengthWords.Say(low, high, measure.Unit, style);
+            return low == high ? $"{low:0}" : $"{low:0}–{high:0}";
+        }
+    }
+
+    /// <summary>What a reading was taken on, for "from …"; empty for a fair sample.</summary>
+    public static string Of(Origin origin) =>
+        origin switch
+        {
+            Origin.FairSample => "",
+            Origin.Sucker => "a sucker shoot",
+            Origin.Litter => "litter on the ground",
+            Origin.Hedge => "a clipped plant",
+            Origin.Damaged => "damaged leaves",
+        };
 
     /// <summary>A score in words: "usually in pairs, rarely in whorls", "(8–)15–30(–45) cm", "25 Mar – 10 May", "often".</summary>
-    public static string Of(Score score, Character character, LengthStyle style = LengthStyle.Metric) => (score, character) switch
-    {
-        (StateScore states, StateCharacter c) => States(states, c, state => state.Label),
-        (RangeScore range, MeasureCharacter c) => Range(range, value => LengthWords.Number(value, c.Unit, style), LengthWords.Unit(c.Unit, style)),
-        (RangeScore range, _) => Range(range, value => $"{value:0}", ""),
-        (PresenceScore presence, _) => HowOften(presence.Frequency),
-        (SeasonScore season, _) => season.Window.ToString(),
-        _ => throw new ArgumentOutOfRangeException(nameof(score), score, "Unknown kind of score.")
-    };
+    public static string Of(Scored scored, LengthStyle style = LengthStyle.Metric) => Of(scored, style, state => state.Label);
+
+    /// <summary>As above.</summary>
+    /// <param name="scored">The score.</param>
+    /// <param name="style">The units to write lengths in.</param>
+    /// <param name="write">How a state is written.</param>
+    public static string Of(Scored scored, LengthStyle style, Func<State, string> write) =>
+        scored.Match(
+            states: (character, shown) => States(shown, character, write),
+            count: (_, range) => range.Write(value => value.ToString("0", CultureInfo.InvariantCulture)),
+            measure: (character, range) =>
+                $"{range.Write(value => LengthWords.Number(value, character.Unit, style))} "
+                + $"{LengthWords.Unit(character.Unit, style)}".TrimEnd(),
+            presence: (_, presence) => HowOften(presence.Frequency),
+            season: (_, season) => season.Window.ToString()
+        );
 
     /// <summary>A score as what a kind has: "leaves in pairs", "flowers often", "fruit from 5 Jun – 31 Oct".</summary>
-    /// <param name="score">The score.</param>
-    /// <param name="character">Its character.</param>
+    /// <param name="scored">The score.</param>
     /// <param name="delay">Days by which the season runs late where it is read; 0 at the flora's reference place.</param>
-    public static string Has(Score score, Character character, double delay = 0) => score switch
-    {
-        PresenceScore presence => $"{Fill(character, "")} {HowOften(presence.Frequency)}",
-        SeasonScore season => $"{Fill(character, "")} {season.Window.Shifted(delay)}",
-        _ => Fill(character, Of(score, character))
-    };
+    public static string Has(Scored scored, double delay = 0) =>
+        scored.Score.Match(
+            states: _ => Fill(scored.Character, Of(scored)),
+            range: _ => Fill(scored.Character, Of(scored)),
+            presence: presence => $"{Fill(scored.Character, "")} {HowOften(presence.Frequency)}",
+            season: season => $"{Fill(scored.Character, "")} {season.Window.Shifted(delay)}"
+        );
 
     /// <summary>"never", "rarely", "now and then", "often", "nearly always" or "always".</summary>
-    public static string HowOften(double frequency) => frequency switch
-    {
-        <= 0 => "never",
-        < 0.1 => "rarely",
-        < 0.4 => "now and then",
-        < 0.8 => "often",
-        < 1 => "nearly always",
-        _ => "always"
-    };
+    public static string HowOften(double frequency) =>
+        frequency switch
+        {
+            <= 0 => "never",
+            < 0.1 => "rarely",
+            < 0.4 => "now and then",
+            < 0.8 => "often",
+            < 1 => "nearly always",
+            _ => "always",
+        };
 
     /// <summary>The certainty as a person says it.</summary>
-    public static string Of(Certainty certainty) => certainty switch { Certainty.Sure => "sure", Certainty.Fair => "fairly sure", _ => "a guess" };
+    public static string Of(Certainty certainty) =>
+        certainty switch
+        {
+            Certainty.Sure => "sure",
+            Certainty.Fair => "fairly sure",
+            Certainty.Guess => "a guess",
+        };
 
     /// <summary>"a", "a or b", "a, b or c".</summary>
     public static string Join(IReadOnlyList<string> words, string last) =>
@@ -89,30 +147,29 @@ public static class Wording
 
     private static string Fill(Character character, string value) => character.Phrase.Replace("{}", value, StringComparison.Ordinal).Trim();
 
-    /// <summary>The states of a score, the usual ones first.</summary>
-    /// <param name="score">The score.</param>
-    /// <param name="character">Its character.</param>
-    /// <param name="write">How a state is written.</param>
-    public static string States(StateScore score, StateCharacter character, Func<State, string> write)
+    // The states of a score, the usual ones first.
+    private static string States(StateScore score, StateCharacter character, Func<State, string> write)
     {
-        var parts = score.States.GroupBy(state => HowUsual(state.Weight)).OrderBy(group => group.Key).Select(group =>
-            (group.Key, Words: Join([.. group.Select(state => write(character[state.State]))], "or"))).ToArray();
-        return string.Join("; ", parts.Select(part => part.Key switch
+        var parts = score
+            .States.GroupBy(state => WordFor(state.Weight))
+            .OrderBy(group => Array.IndexOf(HowUsual, group.Key))
+            .Select(group => (Often: group.Key, Words: Join([.. group.Select(state => write(character[state.State]))], "or")))
+            .ToArray();
+        // Where all are usual, that need not be said.
+        return parts is [{ Often: Usually } only] ? only.Words : string.Join("; ", parts.Select(part => $"{part.Often} {part.Words}"));
+    }
+
+    private const string Usually = "usually",
+        Sometimes = "sometimes",
+        Rarely = "rarely";
+    private static readonly string[] HowUsual = [Usually, Sometimes, Rarely];
+
+    // A counted share goes to the nearest word.
+    private static string WordFor(double weight) =>
+        weight switch
         {
-            0 => parts.Length > 1 ? $"usually {part.Words}" : part.Words,
-            1 => $"sometimes {part.Words}",
-            _ => $"rarely {part.Words}"
-        }));
-    }
-
-    // 0 usual, 1 sometimes, 2 rare: a counted share goes to the nearest word.
-    private static int HowUsual(double weight) => weight >= 0.5 ? 0 : weight >= 0.12 ? 1 : 2;
-
-    private static string Range(RangeScore range, Func<double, string> number, string unit)
-    {
-        var core = range.Low == range.High ? number(range.Low) : $"{number(range.Low)}–{number(range.High)}";
-        var least = range.Least is { } a ? $"({number(a)}–)" : "";
-        var most = range.Most is { } d ? $"(–{number(d)})" : "";
-        return $"{least}{core}{most} {unit}".TrimEnd();
-    }
+            >= 0.5 => Usually,
+            >= 0.12 => Sometimes,
+            _ => Rarely,
+        };
 }

@@ -1,6 +1,3 @@
-using NodaTime;
-using VerdantSieve.Core.Botany;
-
 namespace VerdantSieve.Core.Seasons;
 
 /// <summary>What the calendar and the lie of the land say about seeing flowers and fruit.</summary>

@@ -1,4 +1,3 @@
-using System.Diagnostics.CodeAnalysis;
 using System.Globalization;
 using NodaTime;
 using NodaTime.Text;
@@ -10,17 +9,23 @@ public readonly record struct SeasonWindow(AnnualDate Start, AnnualDate End)
 {
     /// <summary>29 February is left out.</summary>
     public const int DaysInYear = 365;
-    private static readonly AnnualDatePattern Pattern = AnnualDatePattern.Create("d MMM", CultureInfo.InvariantCulture, new AnnualDate(1, 1));
+    private static readonly AnnualDatePattern Pattern = AnnualDatePattern.Create(
+        "d MMM",
+        CultureInfo.InvariantCulture,
+        new AnnualDate(1, 1)
+    );
 
     /// <summary>Reads "25 Mar – 10 May".</summary>
-    public static bool TryParse(string text, [NotNullWhen(true)] out SeasonWindow? window)
+    public static Outcome<SeasonWindow> Parse(string text)
     {
-        window = null;
         var ends = text.Split('–', '-').Select(end => Pattern.Parse(end.Trim())).ToArray();
-        if (ends.Length != 2 || !ends.All(end => end.Success)) return false;
-        window = new SeasonWindow(ends[0].Value, ends[1].Value);
-        return true;
+        return ends is [{ Success: true } start, { Success: true } end]
+            ? new SeasonWindow(start.Value, end.Value)
+            : Fault.AtField("window", text, $"“{text}” is no span of the calendar; write for example 25 Mar – 10 May");
     }
+
+    /// <summary>Whether the text is a day of the year, such as "25 Mar".</summary>
+    public static bool IsDay(string text) => Pattern.Parse(text.Trim()).Success;
 
     /// <summary>The first day of the window, 0 to 364 counted from 1 January.</summary>
     public int StartDay => DayOf(Start);
@@ -32,7 +37,8 @@ public readonly record struct SeasonWindow(AnnualDate Start, AnnualDate End)
     public int DaysInside(int dayOfYear)
     {
         var sinceStart = Wrap(dayOfYear - StartDay);
-        if (sinceStart < Length) return Math.Min(sinceStart, Length - 1 - sinceStart);
+        if (sinceStart < Length)
+            return Math.Min(sinceStart, Length - 1 - sinceStart);
         return -Math.Min(sinceStart - Length + 1, DaysInYear - sinceStart);
     }
 
@@ -40,10 +46,18 @@ public readonly record struct SeasonWindow(AnnualDate Start, AnnualDate End)
     public SeasonWindow Shifted(double days)
     {
         var whole = (int)Math.Round(days);
-        return whole == 0 || Length == DaysInYear ? this : new SeasonWindow(On(StartDay + whole), On(DayOf(End) + whole));
-
-        static AnnualDate On(int day) => new LocalDate(2025, 1, 1).PlusDays(Wrap(day)) is var date ? new AnnualDate(date.Month, date.Day) : default;
+        return whole == 0 || Length == DaysInYear ? this : new SeasonWindow(DateOf(StartDay + whole), DateOf(DayOf(End) + whole));
     }
+
+    /// <summary>The date of a day of the year, counted from 0 and past either end of the year.</summary>
+    public static AnnualDate DateOf(int day)
+    {
+        var date = new LocalDate(2025, 1, 1).PlusDays(Wrap(day));
+        return new AnnualDate(date.Month, date.Day);
+    }
+
+    /// <summary>The start and the end as they are written: "25 Mar".</summary>
+    public (string Start, string End) Ends => (Pattern.Format(Start), Pattern.Format(End));
 
     /// <summary>The day of the year of a date, 0 to 364; 29 February counts as the 28th.</summary>
     public static int DayOf(AnnualDate date) => date.InYear(2025).DayOfYear - 1;
@@ -52,5 +66,5 @@ public readonly record struct SeasonWindow(AnnualDate Start, AnnualDate End)
     public static int Wrap(int days) => ((days % DaysInYear) + DaysInYear) % DaysInYear;
 
     /// <inheritdoc/>
-    public override string ToString() => $"{Pattern.Format(Start)} – {Pattern.Format(End)}";
+    public override string ToString() => $"{Ends.Start} – {Ends.End}";
 }

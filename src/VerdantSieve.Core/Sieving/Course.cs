@@ -18,7 +18,7 @@ public sealed record Grain(Taxon Taxon, double Probability, IReadOnlyList<int> S
 public sealed record CourseMesh(Reading Reading, int Reached, int Caught, int Alone);
 
 /// <summary>The whole course of a look: taxa as grains that fall through the readings, in the order in which these were made. A grain is
-/// held by the mesh at which its slips become more than are allowed.</summary>
+/// held by the mesh at which its disagreements become more than are allowed.</summary>
 public sealed record Course(IReadOnlyList<CourseMesh> Meshes, IReadOnlyList<Grain> Grains)
 {
     /// <summary>The grains that come through, likeliest first.</summary>
@@ -30,12 +30,26 @@ public sealed record Course(IReadOnlyList<CourseMesh> Meshes, IReadOnlyList<Grai
         Reading[] readings = [.. answer.Question.Readings.Where(reading => reading.Tells)];
         Grain[] grains =
         [
-            .. answer.Candidates.Select(candidate =>
-            {
-                int[] snags = [.. Enumerable.Range(0, readings.Length).Where(mesh => candidate.Held.Contains(readings[mesh].Character))];
-                return new Grain(candidate.Taxon, candidate.Probability, snags, snags.Length > answer.Question.Slips ? snags[answer.Question.Slips] : null);
-            }).OrderBy(grain => grain.CaughtAt ?? int.MaxValue).ThenBy(grain => grain.Taxon.Family, StringComparer.Ordinal).ThenBy(grain => grain.Taxon.Name)
+            .. answer
+                .Candidates.Select(candidate => GrainOf(candidate, readings, answer.Question.AllowedDisagreements))
+                .OrderBy(grain => grain.CaughtAt ?? int.MaxValue)
+                .ThenBy(grain => grain.Taxon.Family, StringComparer.Ordinal)
+                .ThenBy(grain => grain.Taxon.Name),
         ];
-        return new Course([.. readings.Select((reading, mesh) => new CourseMesh(reading, grains.Count(g => g.CaughtAt is null || g.CaughtAt >= mesh), grains.Count(g => g.CaughtAt == mesh), grains.Count(g => g.Snags.Contains(mesh))))], grains);
+        return new Course([.. readings.Select((reading, mesh) => MeshOf(reading, mesh, grains))], grains);
     }
+
+    private static Grain GrainOf(Candidate candidate, Reading[] readings, int allowed)
+    {
+        int[] snags = [.. Enumerable.Range(0, readings.Length).Where(mesh => candidate.Held.Contains(readings[mesh].Character))];
+        return new Grain(candidate.Taxon, candidate.Probability, snags, snags.Length > allowed ? snags[allowed] : null);
+    }
+
+    private static CourseMesh MeshOf(Reading reading, int mesh, Grain[] grains) =>
+        new(
+            reading,
+            grains.Count(grain => grain.CaughtAt is null || grain.CaughtAt >= mesh),
+            grains.Count(grain => grain.CaughtAt == mesh),
+            grains.Count(grain => grain.Snags.Contains(mesh))
+        );
 }

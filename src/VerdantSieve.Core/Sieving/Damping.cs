@@ -7,13 +7,15 @@ namespace VerdantSieve.Core.Sieving;
 public static class Damping
 {
     /// <summary>The exponent of a reading's likelihood, above 0 and at most 1.</summary>
-    /// <remarks>Of k readings that repeat each other to the share ρ all together count as k / (1 + (k − 1) ρ) readings: the effective size of a
+    /// <remarks>Of k readings that repeat each other to the share ρ all together count as k / (1 + (k − 1) ρ) readings: the effective size
+    /// of a
     /// sample whose members are correlated (L. Kish 1965, Survey Sampling, the design effect). Each counts an equal part of that.</remarks>
     public static double Weight(Reading reading, IReadOnlyList<Reading> all, Flora flora)
     {
         var character = flora.Character(reading.Character);
-        if (character.Echo is not { } echo) return character.Weight;
-        var alike = all.Count(other => flora.Character(other.Character).Echo?.Group == echo.Group);
-        return character.Weight / (1 + (alike - 1) * echo.Share);
+        if (character.Correlation is not { } correlation)
+            return character.Weight;
+        var alike = all.Count(other => flora.Character(other.Character).Correlation?.Group == correlation.Group);
+        return character.Weight / (1 + (alike - 1) * correlation.Share);
     }
 }

@@ -1,52 +1,76 @@
+using System.Numerics.Tensors;
 using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Observing;
 
 namespace VerdantSieve.Core.Sieving;
 
 /// <summary>Finds the readings that are likely slips.</summary>
-internal sealed class Doubts(SieveTable table, double[] prior, Evidence[] evidence, double[] posterior, IReadOnlyList<string>[] held, int slips)
+internal sealed class Doubts(Weighed weighed)
 {
     // A kind that would stand this high without the reading comes back; below a fifth of it, it was gone.
-    private const double Back = 0.05, Gone = 0.01;
+    private const double Back = 0.05,
+        Gone = 0.01;
+
     // Two readings contradict each other where together they are this many times less likely than apart: two bits.
     private const double Contradiction = 1.0 / 4;
 
+    // Below this nobody would ask what the reading did.
+    private const double WorthExplaining = Doubt.Threshold / 2;
+
+    private readonly SieveTable table = weighed.Table;
+    private readonly EvidenceSet evidence = weighed.Evidence;
+
     /// <summary>Every reading, the most doubtful first.</summary>
-    public Doubt[] Find() => [.. Enumerable.Range(0, evidence.Length).Select(Of).OrderByDescending(doubt => doubt.SlipChance)];
+    public Doubt[] Find() => [.. Enumerable.Range(0, evidence.Count).Select(Of).OrderByDescending(doubt => doubt.SlipChance)];
 
-    private Doubt Of(int r)
+    private Doubt Of(int at)
     {
-        var reading = evidence[r].Reading;
+        var reading = evidence[at].Reading;
         var slipChance = 0.0;
-        for (var row = 0; row < posterior.Length; row++) slipChance += posterior[row] * evidence[r].SlipChance(row);
-        if (slipChance < Doubt.Threshold / 2) return new Doubt(reading, slipChance, []);
+        for (var row = 0; row < weighed.Posterior.Length; row++)
+            slipChance += weighed.Posterior[row] * evidence[at].SlipChance(row);
+        if (slipChance < WorthExplaining)
+            return new Doubt(reading, slipChance, []);
 
-        var without = Posterior.Of(prior, evidence, r);
-        var back = Enumerable.Range(0, table.Rows.Taxa)
-            .Where(t => (without[t] >= Back && posterior[t] < Gone) || (held[t].Count == slips + 1 && held[t].Contains(reading.Character)))
-            .OrderByDescending(t => without[t]).Select(t => table.Flora.Taxa[t]).ToArray();
-        var leader = Enumerable.Range(0, table.Rows.Taxa).MaxBy(t => without[t]);
-        return new Doubt(reading, slipChance, back) { Without = (table.Flora.Taxa[leader], without[leader]), Contradicts = Opposite(r) };
+        var without = evidence.Posterior(weighed.Prior, at);
+        var leader = new Row(Enumerable.Range(0, table.Rows.Taxa).MaxBy(t => without[t]));
+        return new Doubt(reading, slipChance, WouldReturn(reading, without))
+        {
+            Without = (table.TaxonOf(leader), without[leader.Index]),
+            Contradicts = Opposite(at),
+        };
     }
 
+    private Taxon[] WouldReturn(Reading reading, double[] without) =>
+        [
+            .. Enumerable
+                .Range(0, table.Rows.Taxa)
+                .Where(t => (without[t] >= Back && weighed.Posterior[t] < Gone) || HeldByThisAlone(new Row(t), reading))
+                .OrderByDescending(t => without[t])
+                .Select(t => table.TaxonOf(new Row(t))),
+        ];
+
+    private bool HeldByThisAlone(Row taxon, Reading reading) =>
+        weighed.Held.Of(taxon) is var held && held.Count == weighed.Question.AllowedDisagreements + 1 && held.Contains(reading.Character);
+
     // The reading that fits worst with this one, all others put aside: how much less likely the two are together than each alone.
-    private Observing.Reading? Opposite(int r)
+    private Reading? Opposite(int at)
     {
-        var (worst, at) = (Contradiction, -1);
-        for (var other = 0; other < evidence.Length; other++)
+        // Over the known kinds alone: of an unknown one anything can be true.
+        var taxa = table.Rows.Taxa;
+        var prior = weighed.Prior.AsSpan(0, taxa);
+        var all = TensorPrimitives.Sum<double>(prior);
+        var withThis = new double[taxa];
+        TensorPrimitives.Multiply(prior, evidence[at].Total[..taxa], withThis);
+        var one = TensorPrimitives.Sum<double>(withThis);
+        var (worst, opposite) = (Contradiction, (Reading?)null);
+        foreach (var other in evidence.All.Where(other => other != evidence[at]))
         {
-            if (other == r) continue;
-            double both = 0, one = 0, second = 0, all = 0;
-            // Over the known kinds alone: of an unknown one anything can be true.
-            for (var t = 0; t < table.Rows.Taxa; t++)
-            {
-                var (a, b) = (evidence[r].Likelihood.Total[t], evidence[other].Likelihood.Total[t]);
-                both += prior[t] * a * b;
-                one += prior[t] * a;
-                second += prior[t] * b;
-                all += prior[t];
-            }
-            if (both * all / (one * second) is var together && together < worst) (worst, at) = (together, other);
+            var total = other.Total[..taxa];
+            var together = TensorPrimitives.Dot(withThis, total) * all / (one * TensorPrimitives.Dot(prior, total));
+            if (together < worst)
+                (worst, opposite) = (together, other.Reading);
         }
-        return at < 0 ? null : evidence[at].Reading;
+        return opposite;
     }
 }

@@ -1,17 +1,30 @@
 using VerdantSieve.Core.Observing;
-using VerdantSieve.Core.Sieving.Columns;
 
 namespace VerdantSieve.Core.Sieving;
 
-/// <summary>One reading as evidence: how likely each row makes it, and how much of that it counts.</summary>
-/// <param name="Reading">The reading.</param>
-/// <param name="Likelihood">Its chance in each row, and the part of it that is no slip.</param>
-/// <param name="Weight">The exponent it counts with: 1, or less where it repeats others or only supports.</param>
-internal sealed record Evidence(Reading Reading, Likelihood Likelihood, double Weight)
+/// <summary>One reading as evidence: how likely each row of an answer makes it, and how much of that it counts.</summary>
+/// <param name="reading">The reading.</param>
+/// <param name="weight">The exponent it counts with: 1, or less where it repeats others or only supports.</param>
+/// <param name="room">Room for the three columns of numbers, one after another.</param>
+internal sealed class Evidence(Reading reading, double weight, Memory<double> room)
 {
+    private readonly int rows = room.Length / 3;
+
+    public Reading Reading => reading;
+    public double Weight => weight;
+
+    /// <summary>The chance of the reading in each row.</summary>
+    public Span<double> Total => room.Span[..rows];
+
+    /// <summary>The part of it that is no slip.</summary>
+    public Span<double> Fitting => room.Span[rows..(2 * rows)];
+
     /// <summary>The weighed logarithm of the chance in each row.</summary>
-    public double[] Logs { get; } = [.. Likelihood.Total.Select(chance => Weight * Math.Log(chance))];
+    public Span<double> Logs => room.Span[(2 * rows)..];
+
+    /// <summary>By how much more the one row speaks for the reading than the other, in bits.</summary>
+    public double BitsBetween(Row one, Row other) => (Logs[one.Index] - Logs[other.Index]) / Math.Log(2);
 
     /// <summary>The chance that the reading is a slip, for a plant of the row.</summary>
-    public double SlipChance(int row) => Math.Clamp(1 - Likelihood.Fitting[row] / Likelihood.Total[row], 0, 1);
+    public double SlipChance(int row) => Math.Clamp(1 - Fitting[row] / Total[row], 0, 1);
 }

@@ -2,15 +2,18 @@ using VerdantSieve.Core.Botany;
 
 namespace VerdantSieve.Core.Sieving;
 
-/// <summary>How likely a kind is before anything is read: by range, abundance and setting. The values are choices, written up in docs/method.md.</summary>
+/// <summary>How likely a kind is before anything is read: by range, abundance and setting. The values are choices, written up in
+/// docs/method.md.</summary>
 public static class Prior
 {
     private const double Native = 1;
     private const double WrongSetting = 0.06;
-    private const double Hybrid = 0.1, HybridWithoutParents = 0.01;
+    private const double Hybrid = 0.1,
+        HybridWithoutParents = 0.01;
 
     // Of what was brought to a country less has run wild than grows there by nature; in gardens and streets the two are alike.
-    private const double RunWild = 0.4, PlantedAlike = 1;
+    private const double RunWild = 0.4,
+        PlantedAlike = 1;
 
     // By how many borders lie between the place and the nearest country the kind is native to.
     private static readonly double[] ByBorders = [Native, 0.1, 0.04, 0.02];
@@ -21,15 +24,16 @@ public static class Prior
     private const double WellKnown = 0.2;
 
     /// <summary>The chance of every row for a plant found in this country; for one found anywhere, where no country is named.</summary>
-    /// <remarks>Of the chance of strangers a third goes to "none of these", the rest to unknown kin of the taxa, in proportion to these.</remarks>
-    internal static double[] Of(Flora flora, Rows rows, SieveModel model, string? region, Setting? setting) =>
+    /// <remarks>Of the chance of strangers a third goes to "none of these", the rest to unknown kin of the taxa, in proportion to
+    /// these.</remarks>
+    internal static double[] Of(Flora flora, RowLayout rows, SieveModel model, string? region, Setting? setting) =>
         OfRows(region is null ? Anywhere(flora, setting) : In(region, flora, setting), rows, model, setting);
 
     /// <summary>The chance of every row where neither place nor commonness is to speak.</summary>
-    internal static double[] Even(Flora flora, Rows rows, SieveModel model) =>
+    internal static double[] Even(Flora flora, RowLayout rows, SieveModel model) =>
         OfRows([.. flora.Taxa.Select(taxon => OfParents(taxon, flora, null))], rows, model, null);
 
-    private static double[] OfRows(double[] weights, Rows rows, SieveModel model, Setting? setting)
+    private static double[] OfRows(double[] weights, RowLayout rows, SieveModel model, Setting? setting)
     {
         var sum = weights.Sum();
         var prior = new double[rows.WithKin];
@@ -37,50 +41,67 @@ public static class Prior
         for (var t = 0; t < rows.Taxa; t++)
         {
             prior[t] = weights[t] / sum * (1 - strangers);
-            prior[rows.KinOf(t)] = weights[t] / sum * strangers * KinShare;
+            prior[rows.KinOf(new Row(t)).Index] = weights[t] / sum * strangers * KinShare;
         }
-        prior[rows.None] = strangers * (1 - KinShare);
+        prior[rows.None.Index] = strangers * (1 - KinShare);
         return prior;
     }
 
     private static double[] In(string region, Flora flora, Setting? setting)
     {
         var borders = Regions.BordersFrom(region);
-        return [.. flora.Taxa.Select(taxon => ByRange(taxon, region, borders, setting) * BySetting(taxon, setting) * OfParents(taxon, flora, region))];
+        return
+        [
+            .. flora.Taxa.Select(taxon =>
+                ByRange(taxon, region, borders, setting) * BySetting(taxon, setting) * OfParents(taxon, flora, region)
+            ),
+        ];
     }
 
-    // The mean over the countries the flora knows well, each as likely as it has taxa: a kind at home in thirty of them is met oftener than one at home in three.
+    // The mean over the countries the flora knows well, each as likely as it has taxa: a kind at home in thirty of them is met oftener than
+    // one at home in three.
     private static double[] Anywhere(Flora flora, Setting? setting)
     {
-        var known = flora.Taxa.SelectMany(taxon => taxon.Distribution.Native.Concat(taxon.Distribution.Introduced).Distinct()).Where(Regions.Exists).CountBy(code => code).ToArray();
-        if (known.Length == 0) return [.. flora.Taxa.Select(taxon => BySetting(taxon, setting) * OfParents(taxon, flora, null))];
-        var least = WellKnown * known.Max(country => country.Value);
+        var known = flora
+            .Countries.Select(code => (Code: code, Taxa: flora.Taxa.Count(taxon => taxon.Distribution.Includes(code))))
+            .ToArray();
+        if (known.Length == 0)
+            return [.. flora.Taxa.Select(taxon => BySetting(taxon, setting) * OfParents(taxon, flora, null))];
+        var least = WellKnown * known.Max(country => country.Taxa);
         var weights = new double[flora.Taxa.Count];
-        foreach (var (code, taxa) in known.Where(country => country.Value >= least))
+        foreach (var (code, taxa) in known.Where(country => country.Taxa >= least))
         {
             var here = In(code, flora, setting);
             var sum = here.Sum();
-            for (var t = 0; t < weights.Length; t++) weights[t] += taxa * here[t] / sum;
+            for (var t = 0; t < weights.Length; t++)
+                weights[t] += taxa * here[t] / sum;
         }
         return [.. weights.Select(Math.Sqrt)];
     }
 
-    private static double BySetting(Taxon taxon, Setting? setting) => setting is { } here && !taxon.Settings.Contains(here) ? WrongSetting : 1;
+    private static double BySetting(Taxon taxon, Setting? setting) =>
+        setting is { } here && !taxon.Settings.Contains(here) ? WrongSetting : 1;
 
     private static double ByRange(Taxon taxon, string region, IReadOnlyDictionary<string, int> borders, Setting? setting)
     {
         var abundance = taxon.AbundanceIn(region).Weight();
-        var nearest = taxon.Distribution.Native.Select(code => borders.GetValueOrDefault(code, int.MaxValue)).DefaultIfEmpty(int.MaxValue).Min();
+        var nearest = taxon
+            .Distribution.Native.Select(code => borders.GetValueOrDefault(code, int.MaxValue))
+            .DefaultIfEmpty(int.MaxValue)
+            .Min();
         var native = nearest < ByBorders.Length ? ByBorders[nearest] : Elsewhere;
-        return abundance * (taxon.Distribution.Introduced.Contains(region) ? Math.Max(setting == Setting.Planted ? PlantedAlike : RunWild, native) : native);
+        return abundance
+            * (taxon.Distribution.IsIntroducedTo(region) ? Math.Max(setting == Setting.Planted ? PlantedAlike : RunWild, native) : native);
     }
 
     // A hybrid is rarer than its parents, and not to be looked for where they do not meet.
     private static double OfParents(Taxon taxon, Flora flora, string? region)
     {
-        if (taxon.HybridOf.Count == 0) return 1;
-        var both = taxon.HybridOf.All(parent => flora.FindTaxon(parent) is { } kind
-            && (region is null || kind.Distribution.Includes(region)));
+        if (!taxon.IsHybrid)
+            return 1;
+        var both = taxon.HybridOf.All(parent =>
+            flora.FindTaxon(parent) is { } kind && (region is null || kind.Distribution.Includes(region))
+        );
         return both ? Hybrid : HybridWithoutParents;
     }
 }

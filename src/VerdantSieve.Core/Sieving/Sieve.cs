@@ -11,7 +11,16 @@ public sealed class Sieve
     public const double Possible = 0.01;
 
     // From this chance on a kind leads, and its doubles are thought of; two that share this much are the last two.
-    private const double Leads = 0.6, LastTwoShare = 0.9, StillOpen = 0.02;
+    private const double Leads = 0.6,
+        LastTwoShare = 0.9,
+        StillOpen = 0.02;
+
+    // Before so much is read no double is thought of.
+    private const int ReadBeforeDoubles = 3;
+
+    // What parts the last two by so many bits is worth a look; what parts them by less than so many is shared.
+    private const double Differs = 0.15,
+        IsShared = 0.02;
 
     private readonly SieveTable table;
 
@@ -26,168 +35,151 @@ public sealed class Sieve
     /// <summary>Answers a question.</summary>
     public SieveAnswer Ask(SieveQuestion question)
     {
-        var occasion = Occasion.From(question.Circumstances);
-        var readings = Telling(question);
-        var read = readings.Select(reading => reading.Character).ToHashSet();
-        var evidence = table.Evidence(readings, occasion);
-        var prior = table.Prior(question.Circumstances);
-        var posterior = Posterior.Of(prior, evidence);
-
-        var held = table.Held(readings, occasion);
-        var candidates = Enumerable.Range(0, table.Rows.Taxa)
-            .Select(t => new Candidate(Flora.Taxa[t], posterior[t], held[t], held[t].Count <= question.Slips)).ToArray();
-        Candidate[] ordered = question.School == School.Weigh
-            ? [.. candidates.OrderByDescending(c => c.Probability)]
-            : [.. candidates.OrderByDescending(c => c.Passes).ThenBy(c => c.Held.Count).ThenByDescending(c => c.Probability)];
-
-        var asking = new NextLooks(table, occasion, posterior, question.Readings);
-        var weights = question.School == School.Weigh ? posterior : Even(candidates);
-        var looks = asking.Find(weights);
-        var ranks = table.Ranks.Sum(posterior, table.Rows);
-        var answer = new SieveAnswer
+        using var weighed = new Weighed(table, question);
+        var asking = new NextLooks(weighed);
+        var weights = weighed.Weights;
+        var found = new Findings(
+            weighed,
+            weighed.Posterior.AsSpan(table.Rows.Taxa).ToArray().Sum(),
+            asking.Find(weights),
+            new Doubts(weighed).Find(),
+            GroundsOf(weighed)
+        );
+        return new SieveAnswer
         {
             Question = question,
-            Candidates = ordered,
-            NoneOfThese = posterior.AsSpan(table.Rows.Taxa).ToArray().Sum(),
+            Candidates = weighed.Ordered,
+            Holds = weighed.Held.Counts,
+            NoneOfThese = found.NoneOfThese,
             Open = Math.Pow(2, Information.Entropy(weights.AsSpan(0, table.Rows.Taxa))),
-            NextLooks = looks,
-            Doubts = new Doubts(table, prior, evidence, posterior, held, question.Slips).Find(),
-            Hazards = Hazards(candidates, readings.Length, question.Circumstances.Region),
-            Ranking = ranks.GeneraAndFamilies,
-            Grounds = GroundsOf(question, evidence, posterior),
-            Check = readings.Length > 2 ? CheckOf(candidates, asking) : null,
-            LastTwo = LastTwoOf(ordered, read, question),
-            Determination = Determination.Nothing
+            NextLooks = found.NextLooks,
+            Doubts = found.Doubts,
+            Hazards = Hazards(weighed),
+            Ranking = table.Groups.GeneraAndFamilies(weighed.Posterior, table.Rows),
+            Grounds = found.Grounds,
+            Check = weighed.Readings.Count >= ReadBeforeDoubles ? CheckOf(weighed, asking) : null,
+            LastTwo = LastTwoOf(weighed),
+            Determination = new Determiner(found).Determine(),
         };
-        return answer with { Determination = new Determiner(table, answer, candidates, ranks, evidence, occasion).Determine() };
     }
-
-    // Each once, and in the vocabulary's own order, so that sums come out the same to the last bit whatever order things were read in.
-    private Reading[] Telling(SieveQuestion question) =>
-        [.. question.Readings.Where(reading => reading.Tells).DistinctBy(reading => reading.Character).OrderBy(reading => Flora.Character(reading.Character).Order)];
 
     /// <summary>How one reading bears on one taxon: the log, base 2, of how much likelier the taxon makes it than the flora at
     /// large does. Above 0 speaks for the taxon, below 0 against it.</summary>
     public IReadOnlyList<ReadingBearing> Bearings(Taxon taxon, SieveQuestion question)
     {
-        var occasion = Occasion.From(question.Circumstances);
-        var row = table.RowOf(taxon);
-        var readings = question.Readings.Where(reading => reading.Tells).ToArray();
-        return [.. table.Evidence(readings, occasion).Select(evidence =>
-            new ReadingBearing(evidence.Reading, StandingOf(row, evidence.Reading, occasion), (evidence.Logs[row] - evidence.Logs[table.Rows.None]) / Math.Log(2)))];
+        var when = SiteAndDay.From(question.Circumstances);
+        var row = table.Rows.Of(taxon);
+        using var evidence = table.EvidenceOf([.. question.Readings.Where(reading => reading.Tells)], when);
+        return
+        [
+            .. evidence.All.Select(piece => new ReadingBearing(
+                piece.Reading,
+                StandingOf(row, piece.Reading, when),
+                piece.BitsBetween(row, table.Rows.None)
+            )),
+        ];
     }
 
     /// <summary>The characters that separate a few taxa, by bits per effort; those that part nothing last.</summary>
     /// <param name="taxa">2 to 8 taxa of this flora.</param>
     /// <param name="circumstances">The date decides which flowers and fruit can be seen.</param>
-    public IReadOnlyList<Separation> TellApart(IReadOnlyList<Taxon> taxa, Circumstances circumstances)
-    {
-        var occasion = Occasion.From(circumstances);
-        var rows = taxa.Select(taxon => table.RowOf(taxon)).ToArray();
-        var weights = new double[table.Rows.Count];
-        foreach (var row in rows) weights[row] = 1.0 / rows.Length;
-        return
-        [
-            .. Flora.Characters
-                .Where(character => rows.Any(row => table[character.Id].Scores[row] is not null))
-                .Select(character =>
-                {
-                    var column = table[character.Id];
-                    var known = rows.All(row => column.Scores[row] is not null || !column.CanApply[row]);
-                    var bits = !known ? 0 : character.Weight * (rows.Length == 2 ? column.Foresee(occasion).Between(rows[0], rows[1]) : column.Foresee(occasion).Bits(weights));
-                    return new Separation(character, bits, [.. rows.Select(row => column.Scores[row])], [.. rows.Select(row => column.CanApply[row])]);
-                })
-                .OrderByDescending(s => s.Bits / s.Character.Effort).ThenBy(s => s.Character.Order)
-        ];
-    }
+    public IReadOnlyList<Separation> TellApart(IReadOnlyList<Taxon> taxa, Circumstances circumstances) =>
+        TellingApart.Of(table, taxa, SiteAndDay.From(circumstances));
 
-    /// <summary>Whether one look at some character parts two taxa, told apart by at least so many bits of the one between them. Seasons are left out.</summary>
-    public bool Parts(Taxon one, Taxon other, double bits)
-    {
-        var (a, b) = (table.RowOf(one), table.RowOf(other));
-        foreach (var character in Flora.Characters)
-        {
-            var column = table[character.Id];
-            // What is guessed from its kin parts nothing.
-            if (column.Scores[a] is null && column.CanApply[a] || column.Scores[b] is null && column.CanApply[b]) continue;
-            if (character.Weight * column.Foresee(default).Between(a, b) >= bits) return true;
-        }
-        return false;
-    }
-
-    private double[] Even(Candidate[] candidates)
-    {
-        var even = new double[table.Rows.WithKin];
-        for (var t = 0; t < candidates.Length; t++) even[t] = candidates[t].Passes ? 1 : 0;
-        return even;
-    }
+    /// <summary>Whether one look at some character parts two taxa, told apart by at least so many bits of the one between them. Seasons are
+    /// left out.</summary>
+    public bool Parts(Taxon one, Taxon other, double bits) => TellingApart.Parts(table, table.Rows.Of(one), table.Rows.Of(other), bits);
 
     // Who would come nearest without the place, and what then parts it from the leader.
-    private Grounds? GroundsOf(SieveQuestion question, Evidence[] evidence, double[] posterior)
+    private Grounds? GroundsOf(Weighed weighed)
     {
-        if (table.Rows.Taxa < 2) return null;
-        var flat = Posterior.Of(table.EvenPrior, evidence);
-        var leader = Enumerable.Range(0, table.Rows.Taxa).MaxBy(t => posterior[t]);
-        var rival = Enumerable.Range(0, table.Rows.Taxa).Where(t => t != leader).MaxBy(t => flat[t]);
-        var byReadings = Math.Log2(flat[leader] / flat[rival]);
-        return new Grounds(Flora.Taxa[leader], Flora.Taxa[rival], Math.Log2(posterior[leader] / posterior[rival]) - byReadings, byReadings);
+        if (table.Rows.Taxa < 2)
+            return null;
+        var flat = weighed.Evidence.Posterior(table.EvenPrior);
+        var leader = weighed.Leader;
+        var rival = new Row(Enumerable.Range(0, table.Rows.Taxa).Where(t => t != leader.Index).MaxBy(t => flat[t]));
+        var byReadings = Math.Log2(flat[leader.Index] / flat[rival.Index]);
+        var whole = Math.Log2(weighed.Posterior[leader.Index] / weighed.Posterior[rival.Index]);
+        return new Grounds(table.TaxonOf(leader), table.TaxonOf(rival), whole - byReadings, byReadings);
     }
 
     // Where a kind has a notorious double, the check is prompted even if the answer looks settled.
-    private LeaderCheck? CheckOf(Candidate[] candidates, NextLooks asking)
+    private LeaderCheck? CheckOf(Weighed weighed, NextLooks asking)
     {
-        if (candidates.MaxBy(c => c.Probability) is not { Probability: >= Leads } leader || leader.Taxon.Doubles.Count == 0) return null;
-        var doubles = leader.Taxon.Doubles.Select(look => (look, Taxon: Flora.FindTaxon(look.Name))).Where(pair => pair.Taxon is not null).ToArray();
-        if (doubles.Length == 0) return null;
-        var (alike, other) = doubles.MaxBy(pair => candidates[table.RowOf(pair.Taxon!)].Probability);
-        return new LeaderCheck(leader.Taxon, alike, asking.Between(table.RowOf(leader.Taxon), table.RowOf(other!)));
+        var leader = weighed[weighed.Leader];
+        if (leader.Probability < Leads)
+            return null;
+        var likeliest = leader
+            .Taxon.Doubles.Select(alike => (Double: alike, Taxon: Flora.FindTaxon(alike.Name)))
+            .Where(pair => pair.Taxon is not null)
+            .Select(pair => (pair.Double, Row: table.Rows.Of(pair.Taxon!)))
+            .OrderByDescending(pair => weighed[pair.Row].Probability)
+            .Take(1)
+            .ToArray();
+        return likeliest is [var (alike, other)] ? new LeaderCheck(leader.Taxon, alike, asking.Between(weighed.Leader, other)) : null;
     }
 
-    private LastTwo? LastTwoOf(Candidate[] ordered, HashSet<string> read, SieveQuestion question)
+    private LastTwo? LastTwoOf(Weighed weighed)
     {
-        var two = question.School == School.Strict ? ordered.Where(c => c.Passes).ToArray() : ordered.TakeWhile(c => c.Probability >= StillOpen).ToArray();
-        if (two.Length != 2 || read.Count == 0 || (question.School == School.Weigh && two.Sum(c => c.Probability) < LastTwoShare)) return null;
-        var separations = TellApart([two[0].Taxon, two[1].Taxon], question.Circumstances).Where(s => !read.Contains(s.Character.Id) && s.Applies.All(applies => applies)).ToArray();
-        return new LastTwo(two[0].Taxon, two[1].Taxon,
-            [.. separations.Where(s => s.Bits >= 0.15).Select(s => s.Character)],
-            [.. separations.Where(s => s.Bits < 0.02 && s.Scores.All(score => score is not null)).Select(s => s.Character).OrderBy(c => c.Order)]);
+        var read = weighed.Readings.Select(reading => reading.Character).ToHashSet();
+        if (read.Count == 0 || LastOf(weighed) is not [var one, var other])
+            return null;
+        var separations = TellApart([one.Taxon, other.Taxon], weighed.Question.Circumstances)
+            .Where(separation => !read.Contains(separation.Character.Id) && separation.Applies.All(applies => applies))
+            .ToArray();
+        return new LastTwo(
+            one.Taxon,
+            other.Taxon,
+            [.. separations.Where(separation => separation.Bits >= Differs).Select(separation => separation.Character)],
+            [
+                .. separations
+                    .Where(separation => separation.Bits < IsShared && separation.Scores.All(score => score is not null))
+                    .Select(separation => separation.Character)
+                    .OrderBy(character => character.Order),
+            ]
+        );
     }
+
+    private static Candidate[] LastOf(Weighed weighed) =>
+        weighed.Question.School switch
+        {
+            School.Strict => [.. weighed.Ordered.Where(candidate => candidate.Passes)],
+            School.Weigh => weighed.Ordered.TakeWhile(candidate => candidate.Probability >= StillOpen).ToArray() is var open
+            && open.Sum(candidate => candidate.Probability) >= LastTwoShare
+                ? open
+                : [],
+        };
 
     // A kind that nothing holds is warned of however unlikely it is, but not on the other side of the world from where it grows.
-    private static PossibleHazard[] Hazards(Candidate[] candidates, int readings, string? region) =>
-    [
-        .. candidates.Where(c => c.Taxon.Hazards.Count > 0 && (c.Probability >= Possible || (readings > 0 && c.Held.Count == 0 && GrowsAbout(c.Taxon, region))))
-            .SelectMany(c => c.Taxon.Hazards.Select(hazard => new PossibleHazard(c.Taxon, hazard, c.Probability)))
-            .OrderBy(h => h.Hazard.Kind).ThenByDescending(h => h.Probability)
-    ];
+    private static PossibleHazard[] Hazards(Weighed weighed)
+    {
+        var region = weighed.Question.Circumstances.Region;
+        return
+        [
+            .. weighed
+                .ByRow.Where(candidate => candidate.Taxon.Hazards.Count > 0 && IsWarnedOf(candidate))
+                .SelectMany(candidate =>
+                    candidate.Taxon.Hazards.Select(hazard => new PossibleHazard(candidate.Taxon, hazard, candidate.Probability))
+                )
+                .OrderBy(hazard => hazard.Hazard.Kind)
+                .ThenByDescending(hazard => hazard.Probability),
+        ];
+
+        bool IsWarnedOf(Candidate candidate) =>
+            candidate.Probability >= Possible
+            || (weighed.Readings.Count > 0 && candidate.Held.Count == 0 && GrowsAbout(candidate.Taxon, region));
+    }
 
     private static bool GrowsAbout(Taxon taxon, string? region) =>
         region is null || taxon.Distribution.Includes(region) || Regions.Neighbours(region).Any(taxon.Distribution.Includes);
 
-    private Standing StandingOf(int row, Reading reading, Occasion occasion)
+    private Standing StandingOf(Row taxon, Reading reading, SiteAndDay when)
     {
         var column = table[reading.Character];
-        if (!column.CanApply[row]) return Standing.CannotApply;
-        if (column.Scores[row] is null) return Standing.NotScored;
-        return column.Allows(row, reading.Observation, occasion) ? Standing.Agrees : Standing.Disagrees;
+        if (!column.CanApply(taxon))
+            return Standing.CannotApply;
+        if (column.ScoreOf(taxon) is null)
+            return Standing.NotScored;
+        return column.Allows(taxon, reading.Observation, when) ? Standing.Agrees : Standing.Disagrees;
     }
 }
-
-/// <summary>How a taxon stands to a reading.</summary>
-public enum Standing
-{
-    /// <summary>The score allows it.</summary>
-    Agrees,
-    /// <summary>The score cannot allow it.</summary>
-    Disagrees,
-    /// <summary>The taxon never shows such a character.</summary>
-    CannotApply,
-    /// <summary>The flora does not say.</summary>
-    NotScored
-}
-
-/// <summary>A reading's bearing on a taxon; <paramref name="Bits"/> above 0 speaks for it.</summary>
-public sealed record ReadingBearing(Reading Reading, Standing Standing, double Bits);
-
-/// <summary>A character that separates taxa: its bits, and for each taxon its score and whether it can apply.</summary>
-public sealed record Separation(Character Character, double Bits, IReadOnlyList<Score?> Scores, IReadOnlyList<bool> Applies);

@@ -16,7 +16,8 @@ public static class Slips
     {
         var count = character.States.Count;
         var table = new double[count, count];
-        if (count == 1) rate = 0;
+        if (count == 1)
+            rate = 0;
         for (var shown = 0; shown < count; shown++)
         {
             table[shown, shown] = 1 - rate;
@@ -30,11 +31,13 @@ public static class Slips
             {
                 int[] neighbours = [.. new[] { shown - 1, shown + 1 }.Where(n => n >= 0 && n < count)];
                 var share = left * ToNeighbours;
-                foreach (var neighbour in neighbours) table[shown, neighbour] += share / neighbours.Length;
+                foreach (var neighbour in neighbours)
+                    table[shown, neighbour] += share / neighbours.Length;
                 left -= share;
             }
             for (var read = 0; read < count; read++)
-                if (read != shown) table[shown, read] += left / (count - 1);
+                if (read != shown)
+                    table[shown, read] += left / (count - 1);
         }
         return table;
     }

@@ -1,4 +1,5 @@
 using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Measuring;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Core.Sieving;
 
@@ -16,8 +17,10 @@ public sealed class SimulatedObserver(Flora flora, double errs, double misses, R
 
     private readonly Dictionary<string, bool> missed = [];
 
-    /// <summary>Reads one character of a plant, fairly sure; "can't tell" where the plant does not show it or it can't be made out.</summary>
-    public Reading Read(SimulatedPlant plant, Character character) => new(character.Id, Observe(plant, character) ?? new CannotTell(), Certainty.Fair);
+    /// <summary>Reads one character of a plant, fairly sure; "can't tell" where the plant does not show it or it can't be made
+    /// out.</summary>
+    public Reading Read(SimulatedPlant plant, Character character) =>
+        new(character.Id, Observe(plant, character) ?? new CannotTell(), Certainty.Fair);
 
     /// <summary>Whether the last reading of each character was wrong, by character id.</summary>
     public IReadOnlyDictionary<string, bool> Wrong => wrong;
@@ -26,31 +29,65 @@ public sealed class SimulatedObserver(Flora flora, double errs, double misses, R
 
     private Observation? Observe(SimulatedPlant plant, Character character)
     {
-        if (!missed.TryGetValue(character.Id, out var miss)) missed[character.Id] = miss = random.NextDouble() < misses;
-        if (miss) return null;
+        if (!missed.TryGetValue(character.Id, out var miss))
+            missed[character.Id] = miss = random.NextDouble() < misses;
+        if (miss)
+            return null;
         var slips = random.NextDouble() < errs;
-        switch (character)
-        {
-            case StateCharacter states when plant.State(states) is { } state:
-                var read = slips ? Confuse(states, states.IndexOf(state)) : states.IndexOf(state);
-                wrong[character.Id] = read != states.IndexOf(state);
-                return new StatesSeen([states.States[read].Id], StateMode.Is);
-            case CountCharacter count when plant.Number(count) is { } number:
-                wrong[character.Id] = slips;
-                var counted = !slips ? number : random.Next(2) == 0 ? number + (random.Next(2) == 0 ? -1 : 1) : AnyNumber(count);
-                return new Counted(Math.Clamp(counted, 1, CountCharacter.Largest), Math.Clamp(counted, 1, CountCharacter.Largest));
-            case MeasureCharacter measure when (slips ? AnySize(measure) : plant.LogSize(measure)) is { } size && plant.LogSize(measure) is not null:
-                wrong[character.Id] = slips;
-                var mean = size + random.NextNormal() * Math.Sqrt(Math.Pow(plant.LeafSpread(measure), 2) / LeavesMeasured + RulerError * RulerError);
-                return new Measured(Math.Exp(mean), Math.Exp(mean), LeavesMeasured);
-            case PresenceCharacter or SeasonCharacter when plant.Has(character) is { } has:
-                // What is not there is imagined half as often as what is there is overlooked.
-                wrong[character.Id] = slips && (has || random.Next(2) == 0);
-                var seen = has != wrong[character.Id];
-                return character is PresenceCharacter ? new Sought(seen) : new Today(seen);
-            default:
-                return null;
-        }
+        return character.Match(
+            states: own => State(plant, own, slips),
+            count: own => Number(plant, own, slips),
+            measure: own => Size(plant, own, slips),
+            presence: own => Seen(plant, own, slips) is { } seen ? new Sought(seen) : null,
+            season: own => Seen(plant, own, slips) is { } seen ? (Observation?)new Today(seen) : null
+        );
+    }
+
+    private StatesSeen? State(SimulatedPlant plant, StateCharacter character, bool slips)
+    {
+        if (plant.State(character) is not { } state)
+            return null;
+        var shown = character.IndexOf(state);
+        var read = slips ? Confuse(character, shown) : shown;
+        wrong[character.Id] = read != shown;
+        return new StatesSeen([character.States[read].Id], StateMode.Is);
+    }
+
+    private Counted? Number(SimulatedPlant plant, CountCharacter character, bool slips)
+    {
+        if (plant.Number(character) is not { } number)
+            return null;
+        wrong[character.Id] = slips;
+        var counted = Math.Clamp(slips ? Miscount(character, number) : number, 1, CountCharacter.Largest);
+        return new Counted(counted, counted);
+    }
+
+    // Half of all miscounts are by one, the others anything the flora has.
+    private int Miscount(CountCharacter character, int number)
+    {
+        if (random.Next(2) != 0)
+            return AnyNumber(character);
+        return random.Next(2) == 0 ? number - 1 : number + 1;
+    }
+
+    private Measured? Size(SimulatedPlant plant, MeasureCharacter character, bool slips)
+    {
+        if (plant.LogSize(character) is not { } own)
+            return null;
+        wrong[character.Id] = slips;
+        var size = slips ? AnySize(character) : own;
+        var mean =
+            size + random.NextNormal() * Math.Sqrt(Math.Pow(plant.LeafSpread(character), 2) / LeavesMeasured + RulerError * RulerError);
+        return new Measured(Math.Exp(mean), Math.Exp(mean), LeavesMeasured);
+    }
+
+    // What is not there is imagined half as often as what is there is overlooked.
+    private bool? Seen(SimulatedPlant plant, Character character, bool slips)
+    {
+        if (plant.Has(character) is not { } has)
+            return null;
+        wrong[character.Id] = slips && (has || random.Next(2) == 0);
+        return has != wrong[character.Id];
     }
 
     private int Confuse(StateCharacter character, int shown)
@@ -58,14 +95,20 @@ public sealed class SimulatedObserver(Flora flora, double errs, double misses, R
         var table = Slips.Confusion(character, 1);
         var at = random.NextDouble();
         for (var state = 0; state < character.States.Count; state++)
-            if ((at -= table[shown, state]) <= 0) return state;
+            if ((at -= table[shown, state]) <= 0)
+                return state;
         return shown;
     }
 
-    private int AnyNumber(CountCharacter character) => Any(character.Id) is RangeScore range ? random.Next((int)range.Low, (int)range.High + 1) : random.Next(1, 10);
+    private int AnyNumber(CountCharacter character) =>
+        Any(character.Id) is RangeScore range ? random.Next((int)range.Low, (int)range.High + 1) : random.Next(1, 10);
 
-    private double AnySize(MeasureCharacter character) => Any(character.Id) is RangeScore range ? Math.Log(range.Low + random.NextDouble() * (range.High - range.Low)) : 1;
+    private double AnySize(MeasureCharacter character) =>
+        Any(character.Id) is RangeScore range ? Math.Log(range.Low + random.NextDouble() * (range.High - range.Low)) : 1;
 
-    private Score? Any(string character) =>
-        flora.Taxa.Where(taxon => taxon.Scores.ContainsKey(character)).ToArray() is { Length: > 0 } scored ? scored[random.Next(scored.Length)].Scores[character] : null;
+    private Score? Any(string character)
+    {
+        Score[] scores = [.. flora.Taxa.Select(taxon => taxon.Score(character)).OfType<Score>()];
+        return scores.Length == 0 ? null : scores[random.Next(scores.Length)];
+    }
 }

@@ -14,8 +14,8 @@ namespace VerdantSieve.Core.Simulating;
 public sealed class SimulatedPlant(Taxon taxon, Flora flora, Circumstances circumstances, Random random)
 {
     private readonly Dictionary<string, object?> shown = [];
-    private readonly Occasion occasion = Occasion.From(circumstances);
-    private readonly bool bearsFruit = random.NextDouble() < (IsSeparate(taxon) ? 0.5 : 1);
+    private readonly SiteAndDay when = SiteAndDay.From(circumstances);
+    private readonly bool bearsFruit = random.NextDouble() < (taxon.HasSeparateSexes ? 0.5 : 1);
 
     /// <summary>The taxon it belongs to.</summary>
     public Taxon Taxon => taxon;
@@ -26,40 +26,54 @@ public sealed class SimulatedPlant(Taxon taxon, Flora flora, Circumstances circu
     /// <summary>Its usual number, for a count; null where it shows none or the flora does not say.</summary>
     public int? Number(CountCharacter character) => (int?)Shown(character);
 
-    /// <summary>The centre of this very plant's leaves, for a measure, as a natural logarithm; null where it shows none or the flora does not say.</summary>
+    /// <summary>The centre of this very plant's leaves, for a measure, as a natural logarithm; null where it shows none or the flora does
+    /// not say.</summary>
     public double? LogSize(MeasureCharacter character) => (double?)Shown(character);
 
     /// <summary>Whether it has the thing, for what is looked for; null where it can't or the flora does not say.</summary>
     public bool? Has(Character character) => (bool?)Shown(character);
 
     /// <summary>How far single leaves of this plant stray from its centre, as a standard deviation in log units.</summary>
-    public double LeafSpread(MeasureCharacter character) => taxon.Scores.GetValueOrDefault(character.Id) is RangeScore range
-        ? Math.Sqrt(LogSpread.WithinOnePlant) * LogSpread.From(range).BelowWidth : 0;
+    public double LeafSpread(MeasureCharacter character) =>
+        taxon.Score(character.Id) is RangeScore range ? Math.Sqrt(LogSpread.WithinOnePlant) * LogSpread.From(range).BelowWidth : 0;
 
     private object? Shown(Character character)
     {
-        if (shown.TryGetValue(character.Id, out var value)) return value;
+        if (shown.TryGetValue(character.Id, out var value))
+            return value;
         return shown[character.Id] = Holds(character.OnlyIf) ? Draw(character) : null;
     }
 
     private bool Holds(Condition? condition)
     {
-        if (condition is null) return true;
+        if (condition is null)
+            return true;
         var on = flora.Character(condition.CharacterId);
-        if (on is not StateCharacter states) return Has(on) == true;
+        if (on is not StateCharacter states)
+            return Has(on) == true;
         return State(states) is { } state && condition.States.Contains(state) != condition.Negated;
     }
 
-    private object? Draw(Character character) => (character, taxon.Scores.GetValueOrDefault(character.Id)) switch
+    private object? Draw(Character character) =>
+        taxon.Score(character.Id) is { } score
+            ? new Scored(character, score).Match<object?>(
+                states: (_, shows) => Pick(shows.States, state => state.Weight).State,
+                count: (_, range) => CountOf(CountSpread.From(range)),
+                measure: (_, range) => Centre(LogSpread.From(range)),
+                presence: (_, presence) => random.NextDouble() < presence.Frequency,
+                season: (season, score) => IsOut(season, score)
+            )
+            : null;
+
+    private int CountOf(double[] chances) => Pick(Enumerable.Range(1, chances.Length - 1).ToArray(), n => chances[n]);
+
+    private bool? IsOut(SeasonCharacter season, SeasonScore score)
     {
-        (StateCharacter, StateScore score) => Pick(score.States, state => state.Weight).State,
-        (CountCharacter, RangeScore range) => CountSpread.From(range) is var chances ? Pick(Enumerable.Range(1, chances.Length - 1).ToArray(), n => chances[n]) : null,
-        (MeasureCharacter, RangeScore range) => LogSpread.From(range) is var spread ? Centre(spread) : null,
-        (PresenceCharacter, PresenceScore presence) => random.NextDouble() < presence.Frequency,
-        (SeasonCharacter season, SeasonScore score) when occasion.DayAt(flora.WindowPlace(taxon).Position) is { } day =>
-            random.NextDouble() < Phenology.ChanceSeen(score.Window, day, 0, season.Id == Vocabulary.Fruiting, false) && (season.Id != Vocabulary.Fruiting || bearsFruit),
-        _ => null
-    };
+        if (when.DayAt(flora.WindowPlace(taxon).Position) is not { } day)
+            return null;
+        var isFruit = season.Id == CharacterIds.Fruiting;
+        return random.NextDouble() < Phenology.ChanceSeen(score.Window, day, 0, isFruit, false) && (!isFruit || bearsFruit);
+    }
 
     // Each side has its own width, and holds mass in proportion to it.
     private double Centre(LogSpread spread)
@@ -73,18 +87,8 @@ public sealed class SimulatedPlant(Taxon taxon, Flora flora, Circumstances circu
     {
         var at = random.NextDouble() * items.Sum(weight);
         foreach (var item in items)
-            if ((at -= weight(item)) <= 0) return item;
+            if ((at -= weight(item)) <= 0)
+                return item;
         return items[^1];
     }
-
-    private static bool IsSeparate(Taxon taxon) => taxon.Scores.GetValueOrDefault(Vocabulary.Sexes) is StateScore sexes
-        && sexes.States.Any(state => state.State == Vocabulary.SeparateTrees && state.Frequency == Frequency.Usual);
-}
-
-/// <summary>Draws from the normal distribution.</summary>
-internal static class RandomNormal
-{
-    /// <summary>A draw from the standard normal distribution (Box and Muller 1958).</summary>
-    public static double NextNormal(this Random random) =>
-        Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
 }

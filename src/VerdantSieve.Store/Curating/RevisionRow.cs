@@ -14,6 +14,9 @@ public sealed class RevisionRow
     public required string Before { get; init; }
     public required string After { get; init; }
 
+    /// <summary>What is different between the two, as JSON; null where that has not been worked out yet.</summary>
+    public string? Changes { get; set; }
+
     public required string Who { get; init; }
     public required string Why { get; init; }
     public DateTimeOffset At { get; init; }

@@ -1,5 +1,4 @@
 using Microsoft.EntityFrameworkCore;
-using NodaTime;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Core.Sieving;
@@ -13,7 +12,8 @@ public sealed class DemoLooks(SieveContext database, Flora flora)
     /// <summary>Loads them unless they were loaded before, thrown away or not.</summary>
     public async Task LoadOnce()
     {
-        if (!await database.Looks.AnyAsync(look => look.IsDemo)) await Load();
+        if (!await database.Looks.AnyAsync(look => look.IsDemo))
+            await Load();
     }
 
     /// <summary>Puts them back as they were. Other looks stay as they are.</summary>
@@ -28,19 +28,29 @@ public sealed class DemoLooks(SieveContext database, Flora flora)
         var sieve = new Sieve(flora);
         foreach (var demo in DemoSeason.Looks)
         {
-            var at = new DateTimeOffset(demo.Start.Date!.Value.ToDateTime(new TimeOnly(10, 30)), TimeSpan.Zero);
+            var at = new DateTimeOffset(DayOf(demo.Start).ToDateTime(new TimeOnly(10, 30)), TimeSpan.Zero);
             var steps = new List<(string Done, LookContent Content)> { ("started the look", demo.Start) };
             foreach (var raw in demo.Readings)
             {
-                var (reading, problem) = ReadingDesk.Check(raw, flora);
-                if (reading is null) throw new InvalidOperationException($"The demonstration look {demo.Id} has a wrong reading. {problem!.Sentence}");
+                var reading = Read(demo, raw);
                 var before = steps[^1].Content;
                 steps.Add((Wording.Of(reading, flora), before with { Readings = [.. before.Readings, RawReading.From(reading)] }));
             }
-            if (demo.Notes.Length > 0) steps.Add(("wrote notes", steps[^1].Content with { Notes = demo.Notes }));
-            if (demo.Settle) steps.Add(("settled the look", steps[^1].Content with { Determined = Determine(sieve, steps[^1].Content) }));
+            if (demo.Notes.Length > 0)
+                steps.Add(("wrote notes", steps[^1].Content with { Notes = demo.Notes }));
+            if (demo.Settle)
+                steps.Add(("settled the look", steps[^1].Content with { Determined = Determine(sieve, steps[^1].Content) }));
 
-            var row = new LookRow { Id = demo.Id, FloraId = flora.About.Id, IsDemo = true, Created = at, Changed = at.AddMinutes(steps.Count), Cursor = steps.Count - 1, LastStep = steps.Count - 1 };
+            var row = new LookRow
+            {
+                Id = demo.Id,
+                FloraId = flora.About.Id,
+                IsDemo = true,
+                Created = at,
+                Changed = at.AddMinutes(steps.Count),
+                Cursor = steps.Count - 1,
+                LastStep = steps.Count - 1,
+            };
             LookBook.Describe(row, steps[^1].Content);
             database.Looks.Add(row);
             database.LookSteps.AddRange(steps.Select((step, i) => LookBook.Step(demo.Id, i, step.Done, step.Content, at.AddMinutes(i))));
@@ -49,9 +59,26 @@ public sealed class DemoLooks(SieveContext database, Flora flora)
         database.ChangeTracker.Clear();
     }
 
+    private Reading Read(DemoLook demo, RawReading raw)
+    {
+        var outcome = ReadingDesk.Check(raw, flora);
+        return outcome.Has(out var reading)
+            ? reading
+            : throw new InvalidOperationException($"The demonstration look {demo.Id} has a wrong reading. {outcome.Faults[0]}");
+    }
+
     private SavedDetermination Determine(Sieve sieve, LookContent content)
     {
-        var determination = sieve.Ask(LookQuestion.Of(content, flora)).Determination;
-        return new SavedDetermination(determination.Name, determination.Rank, determination.Probability, determination.Sentence.ToString(), flora.About.Edition, content.Date!.Value);
+        var determination = sieve.Ask(LookQuestion.Of(content, flora).Question).Determination;
+        return new SavedDetermination(
+            determination.Name,
+            determination.Rank,
+            determination.Probability,
+            determination.Sentence.ToString(),
+            flora.About.Edition,
+            DayOf(content)
+        );
     }
+
+    private static DateOnly DayOf(LookContent content) => DateOnly.ParseExact(content.Circumstances.Date!, "yyyy-MM-dd");
 }

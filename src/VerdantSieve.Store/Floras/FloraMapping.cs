@@ -1,5 +1,6 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using System.Text.Json.Serialization.Metadata;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Formats;
 
@@ -10,72 +11,104 @@ internal static class FloraMapping
 {
     private static readonly JsonSerializerOptions Json = new(JsonSerializerDefaults.Web)
     {
-        Converters = { new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower) }
+        Converters = { new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower) },
+        // The database keeps the keys of an object in an order of its own.
+        AllowOutOfOrderMetadataProperties = true,
+        TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { NameKinds } },
     };
 
-    public static FloraRow Row(FloraAbout about, string fingerprint, bool isOwn = false) => new()
+    public static FloraRow Row(FloraAbout about, string fingerprint, bool isOwn, DateTimeOffset loaded) =>
+        new()
+        {
+            Id = about.Id,
+            Title = about.Title,
+            Edition = about.Edition,
+            ReferencePlace = JsonSerializer.Serialize(about.ReferencePlace, Json),
+            Places = JsonSerializer.Serialize(about.Places, Json),
+            GenusWords = JsonSerializer.Serialize(about.GenusWords, Json),
+            FamilyWords = JsonSerializer.Serialize(about.FamilyWords, Json),
+            Aggregates = JsonSerializer.Serialize(about.Aggregates, Json),
+            NearAlike = JsonSerializer.Serialize(about.NearAlike, Json),
+            Fingerprint = fingerprint,
+            IsOwn = isOwn,
+            Loaded = loaded,
+        };
+
+    public static FloraAbout About(FloraRow row) =>
+        new(row.Id, row.Title)
+        {
+            Edition = row.Edition,
+            ReferencePlace = Read<Place>(row.ReferencePlace),
+            Places = Read<Dictionary<string, Place>>(row.Places),
+            GenusWords = Words(row.GenusWords),
+            FamilyWords = Words(row.FamilyWords),
+            Aggregates = Words(row.Aggregates),
+            NearAlike = Words(row.NearAlike),
+        };
+
+    public static CharacterRow Row(string flora, Character character) =>
+        new()
+        {
+            FloraId = flora,
+            Id = character.Id,
+            Order = character.Order,
+            Definition = JsonSerializer.Serialize(character, Json),
+        };
+
+    public static Character Character(CharacterRow row) => Read<Character>(row.Definition);
+
+    public static TaxonRow Row(string flora, Taxon taxon) =>
+        new()
+        {
+            FloraId = flora,
+            Name = taxon.Name.Text,
+            Definition = JsonSerializer.Serialize(taxon, Json),
+        };
+
+    public static Taxon Taxon(TaxonRow row, IEnumerable<ScoreRow> scores, Vocabulary vocabulary) =>
+        Read<Taxon>(row.Definition) with
+        {
+            OwnScores = scores.ToDictionary(score => score.CharacterId, score => Score(score, vocabulary[score.CharacterId])),
+        };
+
+    /// <summary>What the flora itself says of a taxon: what a hybrid takes from its parents is not stored, but worked out when the flora is
+    /// made.</summary>
+    public static IEnumerable<ScoreRow> Scores(Flora flora, Taxon taxon) =>
+        taxon.OwnScores.Select(score => new ScoreRow
+        {
+            FloraId = flora.About.Id,
+            TaxonName = taxon.Name.Text,
+            CharacterId = score.Key,
+            Notation = ScoreNotation.Format(new Scored(flora.Character(score.Key), score.Value)),
+        });
+
+    private static Score Score(ScoreRow row, Character character)
     {
-        Id = about.Id, Title = about.Title, Edition = about.Edition,
-        ReferencePlace = JsonSerializer.Serialize(about.ReferencePlace, Json), Places = JsonSerializer.Serialize(about.Places, Json),
-        GenusWords = JsonSerializer.Serialize(about.GenusWords, Json), FamilyWords = JsonSerializer.Serialize(about.FamilyWords, Json),
-        Aggregates = JsonSerializer.Serialize(about.Aggregates, Json), NearAlike = JsonSerializer.Serialize(about.NearAlike, Json),
-        Fingerprint = fingerprint, IsOwn = isOwn, Loaded = DateTimeOffset.UtcNow
-    };
+        var score = ScoreNotation.Parse(row.Notation, character);
+        return score.Has(out var read)
+            ? read
+            : throw new InvalidOperationException(
+                $"The database has a score that can’t be read: {row.TaxonName}, {row.CharacterId}: {score.Faults[0].Message}"
+            );
+    }
 
-    public static FloraAbout About(FloraRow row) => new(row.Id, row.Title)
+    private static void NameKinds(JsonTypeInfo type)
     {
-        Edition = row.Edition,
-        ReferencePlace = Read<Place>(row.ReferencePlace), Places = Read<Dictionary<string, Place>>(row.Places),
-        GenusWords = Words(row.GenusWords), FamilyWords = Words(row.FamilyWords), Aggregates = Words(row.Aggregates), NearAlike = Words(row.NearAlike)
-    };
-
-    public static CharacterRow Row(string flora, Character character) => new()
-    {
-        FloraId = flora, Id = character.Id, Part = character.Part, Order = character.Order, Kind = KindOf(character),
-        Definition = JsonSerializer.Serialize(character, character.GetType(), Json)
-    };
-
-    public static Character Character(CharacterRow row) => row.Kind switch
-    {
-        "state" => Read<StateCharacter>(row.Definition),
-        "count" => Read<CountCharacter>(row.Definition),
-        "measure" => Read<MeasureCharacter>(row.Definition),
-        "presence" => Read<PresenceCharacter>(row.Definition),
-        "season" => Read<SeasonCharacter>(row.Definition),
-        _ => throw new InvalidOperationException($"The database has a character of the unknown kind “{row.Kind}”.")
-    };
-
-    public static TaxonRow Row(string flora, Taxon taxon) => new()
-    {
-        FloraId = flora, Name = taxon.Name.Text, Rank = Word(taxon.Rank), Authority = taxon.Authority, Family = taxon.Family, Group = taxon.Group, Aggregate = taxon.Aggregate, HybridOf = [.. taxon.HybridOf],
-        CommonNames = [.. taxon.CommonNames], Synonyms = [.. taxon.Synonyms],
-        Native = [.. taxon.Distribution.Native], Introduced = [.. taxon.Distribution.Introduced],
-        Settings = [.. taxon.Settings.Select(setting => Word(setting))], Abundance = Word(taxon.Abundance), LocalAbundance = JsonSerializer.Serialize(taxon.Distribution.Local, Json), WindowsAt = taxon.WindowsAt,
-        Hazards = JsonSerializer.Serialize(taxon.Hazards, Json), Doubles = JsonSerializer.Serialize(taxon.Doubles, Json),
-        Remember = taxon.Remember, Meaning = taxon.Meaning, Provenance = taxon.Provenance
-    };
-
-    public static Taxon Taxon(TaxonRow row, IEnumerable<ScoreRow> scores, IReadOnlyDictionary<string, Character> characters) => new(new ScientificName(row.Name))
-    {
-        Rank = Enum.Parse<TaxonRank>(row.Rank, ignoreCase: true), Authority = row.Authority, Family = row.Family, Group = row.Group, Aggregate = row.Aggregate, HybridOf = row.HybridOf,
-        CommonNames = row.CommonNames, Synonyms = row.Synonyms, Distribution = new Distribution(row.Native, row.Introduced) { Local = Read<Dictionary<string, Abundance>>(row.LocalAbundance) },
-        Settings = [.. row.Settings.Select(setting => Enum.Parse<Setting>(setting, ignoreCase: true))],
-        Abundance = Enum.Parse<Abundance>(row.Abundance, ignoreCase: true),
-        Hazards = Read<Hazard[]>(row.Hazards), Doubles = Read<LookAlike[]>(row.Doubles),
-        WindowsAt = row.WindowsAt, Remember = row.Remember, Meaning = row.Meaning, Provenance = row.Provenance,
-        Scores = scores.ToDictionary(score => score.CharacterId, score => Score(score, characters[score.CharacterId]))
-    };
-
-    private static Score Score(ScoreRow row, Character character) =>
-        ScoreNotation.TryParse(row.Notation, character, out var score, out var problem) ? score
-            : throw new InvalidOperationException($"The database has a score that can’t be read: {row.TaxonName}, {row.CharacterId}: {problem}");
-
-    private static string KindOf(Character character) => character switch
-    {
-        StateCharacter => "state", CountCharacter => "count", MeasureCharacter => "measure", PresenceCharacter => "presence", _ => "season"
-    };
-
-    private static string Word<T>(T value) where T : struct, Enum => value.ToString().ToLowerInvariant();
+        if (type.Type != typeof(Character))
+            return;
+        type.PolymorphismOptions = new JsonPolymorphismOptions
+        {
+            TypeDiscriminatorPropertyName = "kind",
+            DerivedTypes =
+            {
+                new JsonDerivedType(typeof(StateCharacter), "state"),
+                new JsonDerivedType(typeof(CountCharacter), "count"),
+                new JsonDerivedType(typeof(MeasureCharacter), "measure"),
+                new JsonDerivedType(typeof(PresenceCharacter), "presence"),
+                new JsonDerivedType(typeof(SeasonCharacter), "season"),
+            },
+        };
+    }
 
     private static Dictionary<string, string> Words(string json) => Read<Dictionary<string, string>>(json);
 

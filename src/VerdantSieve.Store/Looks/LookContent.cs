@@ -1,4 +1,3 @@
-using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Core.Sieving;
 
@@ -7,17 +6,22 @@ namespace VerdantSieve.Store.Looks;
 /// <summary>All that a look says at one moment. Every change makes a new one, so that every change can be undone.</summary>
 public sealed record LookContent
 {
+    /// <summary>The place, as the observer calls it.</summary>
     public string Place { get; init; } = "";
-    public string? Region { get; init; }
-    public double? Latitude { get; init; }
-    public double? Longitude { get; init; }
-    public double? Elevation { get; init; }
-    public DateOnly? Date { get; init; }
+
+    /// <summary>Who looked.</summary>
     public string Observer { get; init; } = "";
-    public Setting? Setting { get; init; }
-    public Age? Age { get; init; }
+
+    /// <summary>Where and when, as written; see <see cref="CircumstancesDesk"/>.</summary>
+    public RawCircumstances Circumstances { get; init; } = new();
+
+    /// <summary>Which school orders the answer.</summary>
     public School School { get; init; } = School.Weigh;
-    public int Slips { get; init; } = 1;
+
+    /// <summary>How many readings may disagree; see <see cref="SieveQuestion.AllowedDisagreements"/>.</summary>
+    public int AllowedDisagreements { get; init; } = 1;
+
+    /// <summary>What the observer wrote beside it.</summary>
     public string Notes { get; init; } = "";
 
     /// <summary>The readings as written; see <see cref="ReadingDesk"/>.</summary>
@@ -26,6 +30,3 @@ public sealed record LookContent
     /// <summary>What the observer settled on; null while the look is open.</summary>
     public SavedDetermination? Determined { get; init; }
 }
-
-/// <summary>A determination as it was saved, with what the sieve said at the time.</summary>
-public sealed record SavedDetermination(string Name, TaxonRank? Rank, double Probability, string Sentence, int FloraEdition, DateOnly On);

@@ -26,12 +26,13 @@ namespace VerdantSieve.Store.Migrations
                     aggregates = table.Column<string>(type: "jsonb", nullable: false),
                     near_alike = table.Column<string>(type: "jsonb", nullable: false),
                     fingerprint = table.Column<string>(type: "text", nullable: false),
-                    loaded = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false)
+                    loaded = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
                 },
                 constraints: table =>
                 {
                     table.PrimaryKey("pk_floras", x => x.id);
-                });
+                }
+            );
 
             migrationBuilder.CreateTable(
                 name: "looks",
@@ -51,12 +52,13 @@ namespace VerdantSieve.Store.Migrations
                     is_demo = table.Column<bool>(type: "boolean", nullable: false),
                     created = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
                     changed = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
-                    discarded = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true)
+                    discarded = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
                 },
                 constraints: table =>
                 {
                     table.PrimaryKey("pk_looks", x => x.id);
-                });
+                }
+            );
 
             migrationBuilder.CreateTable(
                 name: "characters",
@@ -67,7 +69,7 @@ namespace VerdantSieve.Store.Migrations
                     kind = table.Column<string>(type: "text", nullable: false),
                     part = table.Column<string>(type: "text", nullable: false),
                     order = table.Column<int>(type: "integer", nullable: false),
-                    definition = table.Column<string>(type: "jsonb", nullable: false)
+                    definition = table.Column<string>(type: "jsonb", nullable: false),
                 },
                 constraints: table =>
                 {
@@ -77,8 +79,10 @@ namespace VerdantSieve.Store.Migrations
                         column: x => x.flora_id,
                         principalTable: "floras",
                         principalColumn: "id",
-                        onDelete: ReferentialAction.Cascade);
-                });
+                        onDelete: ReferentialAction.Cascade
+                    );
+                }
+            );
 
             migrationBuilder.CreateTable(
                 name: "taxa",
@@ -101,7 +105,7 @@ namespace VerdantSieve.Store.Migrations
                     hazards = table.Column<string>(type: "jsonb", nullable: false),
                     doubles = table.Column<string>(type: "jsonb", nullable: false),
                     remember = table.Column<string>(type: "text", nullable: false),
-                    provenance = table.Column<string>(type: "text", nullable: false)
+                    provenance = table.Column<string>(type: "text", nullable: false),
                 },
                 constraints: table =>
                 {
@@ -111,8 +115,10 @@ namespace VerdantSieve.Store.Migrations
                         column: x => x.flora_id,
                         principalTable: "floras",
                         principalColumn: "id",
-                        onDelete: ReferentialAction.Cascade);
-                });
+                        onDelete: ReferentialAction.Cascade
+                    );
+                }
+            );
 
             migrationBuilder.CreateTable(
                 name: "look_steps",
@@ -122,7 +128,7 @@ namespace VerdantSieve.Store.Migrations
                     number = table.Column<int>(type: "integer", nullable: false),
                     done = table.Column<string>(type: "text", nullable: false),
                     content = table.Column<string>(type: "jsonb", nullable: false),
-                    at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false)
+                    at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
                 },
                 constraints: table =>
                 {
@@ -132,8 +138,10 @@ namespace VerdantSieve.Store.Migrations
                         column: x => x.look_id,
                         principalTable: "looks",
                         principalColumn: "id",
-                        onDelete: ReferentialAction.Cascade);
-                });
+                        onDelete: ReferentialAction.Cascade
+                    );
+                }
+            );
 
             migrationBuilder.CreateTable(
                 name: "scores",
@@ -142,56 +150,59 @@ namespace VerdantSieve.Store.Migrations
                     flora_id = table.Column<string>(type: "text", nullable: false),
                     taxon_name = table.Column<string>(type: "text", nullable: false),
                     character_id = table.Column<string>(type: "text", nullable: false),
-                    notation = table.Column<string>(type: "text", nullable: false)
+                    notation = table.Column<string>(type: "text", nullable: false),
                 },
                 constraints: table =>
                 {
-                    table.PrimaryKey("pk_scores", x => new { x.flora_id, x.taxon_name, x.character_id });
+                    table.PrimaryKey(
+                        "pk_scores",
+                        x => new
+                        {
+                            x.flora_id,
+                            x.taxon_name,
+                            x.character_id,
+                        }
+                    );
                     table.ForeignKey(
                         name: "fk_scores_characters_flora_id_character_id",
                         columns: x => new { x.flora_id, x.character_id },
                         principalTable: "characters",
                         principalColumns: new[] { "flora_id", "id" },
-                        onDelete: ReferentialAction.Cascade);
+                        onDelete: ReferentialAction.Cascade
+                    );
                     table.ForeignKey(
                         name: "fk_scores_taxa_flora_id_taxon_name",
                         columns: x => new { x.flora_id, x.taxon_name },
                         principalTable: "taxa",
                         principalColumns: new[] { "flora_id", "name" },
-                        onDelete: ReferentialAction.Cascade);
-                });
+                        onDelete: ReferentialAction.Cascade
+                    );
+                }
+            );
 
-            migrationBuilder.CreateIndex(
-                name: "ix_looks_discarded_date",
-                table: "looks",
-                columns: new[] { "discarded", "date" });
+            migrationBuilder.CreateIndex(name: "ix_looks_discarded_date", table: "looks", columns: new[] { "discarded", "date" });
 
             migrationBuilder.CreateIndex(
                 name: "ix_scores_flora_id_character_id",
                 table: "scores",
-                columns: new[] { "flora_id", "character_id" });
+                columns: new[] { "flora_id", "character_id" }
+            );
         }
 
         /// <inheritdoc />
         protected override void Down(MigrationBuilder migrationBuilder)
         {
-            migrationBuilder.DropTable(
-                name: "look_steps");
+            migrationBuilder.DropTable(name: "look_steps");
 
-            migrationBuilder.DropTable(
-                name: "scores");
+            migrationBuilder.DropTable(name: "scores");
 
-            migrationBuilder.DropTable(
-                name: "looks");
+            migrationBuilder.DropTable(name: "looks");
 
-            migrationBuilder.DropTable(
-                name: "characters");
+            migrationBuilder.DropTable(name: "characters");
 
-            migrationBuilder.DropTable(
-                name: "taxa");
+            migrationBuilder.DropTable(name: "taxa");
 
-            migrationBuilder.DropTable(
-                name: "floras");
+            migrationBuilder.DropTable(name: "floras");
         }
     }
 }

@@ -1,5 +1,3 @@
-using System.Text.Json;
-using System.Text.Json.Serialization;
 using VerdantSieve.Core.Observing;
 
 namespace VerdantSieve.Web.Api;
@@ -8,48 +6,126 @@ namespace VerdantSieve.Web.Api;
 public sealed record PlaceRequest(string? Region, double? Latitude, double? Longitude, double? Elevation);
 
 /// <summary>A question to the sieve.</summary>
-public sealed record SieveRequest(string? Flora, PlaceRequest? Place, string? Date, string? School, int? Slips, string? Setting, string? Age,
-    double? Certainty, bool All, IReadOnlyList<RawReading?>? Readings);
+public sealed record SieveRequest(
+    string? Flora,
+    PlaceRequest? Place,
+    string? Date,
+    string? School,
+    int? Slips,
+    string? Setting,
+    string? Age,
+    double? Certainty,
+    bool All,
+    IReadOnlyList<RawReading?>? Readings
+);
 
 /// <summary>Taxa to tell apart.</summary>
 public sealed record TellApartRequest(string? Flora, IReadOnlyList<string?>? Taxa, string? Date);
 
-public sealed record CandidateAnswer(string Taxon, string Rank, string CommonName, double Probability, IReadOnlyList<string> Held, bool Passes);
-public sealed record DeterminationAnswer(string? Rank, string Name, double Probability, string Sentence, bool SettledByRange, bool Hard, IReadOnlyList<string> For, IReadOnlyList<string> Against);
+public sealed record CandidateAnswer(
+    string Taxon,
+    string Rank,
+    string CommonName,
+    double Probability,
+    IReadOnlyList<string> Held,
+    bool Passes
+);
+
+public sealed record DeterminationAnswer(
+    string? Rank,
+    string Name,
+    double Probability,
+    string Sentence,
+    bool SettledByRange,
+    bool Hard,
+    IReadOnlyList<string> For,
+    IReadOnlyList<string> Against
+);
+
 public sealed record NextLookAnswer(string Character, string Question, double Bits, double Effort, bool Contact, string? HeldBack);
+
 public sealed record WithoutAnswer(string Taxon, double Probability);
-public sealed record DoubtAnswer(string Character, double SlipChance, IReadOnlyList<string> WouldReturn, WithoutAnswer? Without, string? Contradicts);
+
+public sealed record DoubtAnswer(
+    string Character,
+    double SlipChance,
+    IReadOnlyList<string> WouldReturn,
+    WithoutAnswer? Without,
+    string? Contradicts
+);
+
 public sealed record GroundsAnswer(string Leader, string Rival, double ByPlace, double ByReadings, double PlaceShare);
+
 public sealed record CheckAnswer(string Leader, string Double, string Mark, string? Character);
+
 public sealed record LastTwoAnswer(string One, string Other, IReadOnlyList<string> Differ, IReadOnlyList<string> Shared);
+
 public sealed record HazardAnswer(string Taxon, string Kind, string Caution, double Probability);
+
 public sealed record ShareAnswer(string Name, double Probability);
+
 public sealed record RankingAnswer(IReadOnlyList<ShareAnswer> Genus, IReadOnlyList<ShareAnswer> Family);
 
-public sealed record SieveAnswerBody(IReadOnlyList<CandidateAnswer> Candidates, double NoneOfThese, DeterminationAnswer Determination,
-    IReadOnlyList<NextLookAnswer> NextLooks, IReadOnlyList<DoubtAnswer> Doubts, IReadOnlyList<HazardAnswer> Hazards, RankingAnswer Ranking,
-    GroundsAnswer? Grounds, CheckAnswer? Check, LastTwoAnswer? LastTwo);
+public sealed record SieveAnswerBody(
+    IReadOnlyList<CandidateAnswer> Candidates,
+    double NoneOfThese,
+    DeterminationAnswer Determination,
+    IReadOnlyList<NextLookAnswer> NextLooks,
+    IReadOnlyList<DoubtAnswer> Doubts,
+    IReadOnlyList<HazardAnswer> Hazards,
+    RankingAnswer Ranking,
+    GroundsAnswer? Grounds,
+    CheckAnswer? Check,
+    LastTwoAnswer? LastTwo
+);
 
 public sealed record SeparationAnswer(string Character, double Bits, double Effort, IReadOnlyDictionary<string, string?> States);
-public sealed record FloraAnswer(string Id, string Title, int Edition, int Taxa, int Characters);
-public sealed record StateAnswer(string Id, string Label, string Meaning);
-public sealed record CharacterAnswer(string Id, string Part, string Kind, string Label, string Question, string? Unit, string? If, bool Contact, double Effort, bool? Variety, IReadOnlyList<StateAnswer>? States);
-public sealed record RangeAnswer(IReadOnlyList<string> Native, IReadOnlyList<string> Introduced);
-public sealed record TaxonAnswer(string Name, string Rank, string Family, IReadOnlyList<string> CommonNames, IReadOnlyList<string> Synonyms, RangeAnswer Range);
-public sealed record HazardNote(string Kind, string Caution);
-public sealed record TaxonDetail(string Name, string Rank, string Authority, string Family, string? Group, IReadOnlyList<string> CommonNames, IReadOnlyList<string> Synonyms,
-    RangeAnswer Range, IReadOnlyList<string> Settings, string Abundance, IReadOnlyList<HazardNote> Hazards, IReadOnlyDictionary<string, string> Doubles, string Remember, string Provenance,
-    IReadOnlyDictionary<string, string> Scores);
 
-/// <summary>How the API writes JSON.</summary>
-public static class ApiJson
-{
-    /// <summary>Sets the options.</summary>
-    public static void Configure(JsonSerializerOptions options)
-    {
-        options.PropertyNamingPolicy = JsonNamingPolicy.CamelCase;
-        options.DefaultIgnoreCondition = JsonIgnoreCondition.Never;
-        options.NumberHandling = JsonNumberHandling.Strict;
-        options.Encoder = System.Text.Encodings.Web.JavaScriptEncoder.UnsafeRelaxedJsonEscaping;
-    }
-}
+public sealed record FloraAnswer(string Id, string Title, int Edition, int Taxa, int Characters);
+
+public sealed record StateAnswer(string Id, string Label, string Meaning);
+
+public sealed record CharacterAnswer(
+    string Id,
+    string? Part,
+    string Kind,
+    string Label,
+    string Question,
+    string? Unit,
+    string? If,
+    bool Contact,
+    double Effort,
+    bool? Variety,
+    IReadOnlyList<StateAnswer>? States
+);
+
+public sealed record RangeAnswer(IReadOnlyList<string> Native, IReadOnlyList<string> Introduced);
+
+public sealed record TaxonAnswer(
+    string Name,
+    string Rank,
+    string? Family,
+    IReadOnlyList<string> CommonNames,
+    IReadOnlyList<string> Synonyms,
+    RangeAnswer Range
+);
+
+public sealed record HazardNote(string Kind, string Caution);
+
+public sealed record TaxonDetail(
+    string Name,
+    string Rank,
+    string? Authority,
+    string? Family,
+    string? Group,
+    IReadOnlyList<string> CommonNames,
+    IReadOnlyList<string> Synonyms,
+    RangeAnswer Range,
+    IReadOnlyList<string> Settings,
+    string Abundance,
+    IReadOnlyList<HazardNote> Hazards,
+    IReadOnlyDictionary<string, string> Doubles,
+    string Remember,
+    string Provenance,
+    IReadOnlyDictionary<string, string> Scores
+);

@@ -1,6 +1,5 @@
 using System.Security.Claims;
-using Microsoft.AspNetCore.Identity;
-using Microsoft.Extensions.Options;
+using Microsoft.AspNetCore.Authorization;
 using VerdantSieve.Store.Curating;
 
 namespace VerdantSieve.Web.Curating;
@@ -8,8 +7,21 @@ namespace VerdantSieve.Web.Curating;
 /// <summary>What the person at the desk may do.</summary>
 public static class CuratorAccess
 {
+    /// <summary>The policy of those who may change taxa.</summary>
+    public const string ChangesTaxa = "changes-taxa";
+
+    /// <summary>The policy of those who may make, import and remove floras.</summary>
+    public const string KeepsFloras = "keeps-floras";
+
     /// <summary>The claim that holds the name shown beside changes.</summary>
     public const string ShownClaim = "shown";
+
+    /// <summary>Adds the policies.</summary>
+    public static void AddPolicies(AuthorizationOptions options)
+    {
+        options.AddPolicy(ChangesTaxa, policy => policy.RequireRole(CuratorRoles.Curator, CuratorRoles.Keeper));
+        options.AddPolicy(KeepsFloras, policy => policy.RequireRole(CuratorRoles.Keeper));
+    }
 
     /// <summary>Whether they may change taxa.</summary>
     public static bool MayChange(this ClaimsPrincipal person) => person.IsInRole(CuratorRoles.Curator) || person.MayKeepFloras();
@@ -19,17 +31,4 @@ public static class CuratorAccess
 
     /// <summary>The name shown beside their changes.</summary>
     public static string Shown(this ClaimsPrincipal person) => person.FindFirst(ShownClaim)?.Value ?? person.Identity?.Name ?? "";
-}
-
-/// <summary>Gives a curator who signs in the name to be shown.</summary>
-public sealed class CuratorClaims(UserManager<Curator> users, RoleManager<IdentityRole> roles, IOptions<IdentityOptions> options)
-    : UserClaimsPrincipalFactory<Curator, IdentityRole>(users, roles, options)
-{
-    /// <inheritdoc/>
-    protected override async Task<ClaimsIdentity> GenerateClaimsAsync(Curator user)
-    {
-        var identity = await base.GenerateClaimsAsync(user);
-        identity.AddClaim(new Claim(CuratorAccess.ShownClaim, user.Shown.Length > 0 ? user.Shown : user.UserName ?? ""));
-        return identity;
-    }
 }

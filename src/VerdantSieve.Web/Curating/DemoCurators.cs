@@ -3,7 +3,8 @@ using VerdantSieve.Store.Curating;
 
 namespace VerdantSieve.Web.Curating;
 
-/// <summary>Two curators who do not exist, so that the desk can be tried without setting anything up. Left out where VERDANT_DEMO is “off”.</summary>
+/// <summary>Two curators who do not exist, so that the desk can be tried without setting anything up. Left out where VERDANT_DEMO is
+/// “off”.</summary>
 public static class DemoCurators
 {
     /// <summary>A demonstration account, shown on the page to sign in.</summary>
@@ -13,23 +14,23 @@ public static class DemoCurators
     public static IReadOnlyList<Account> All { get; } =
     [
         new("mara", "Mara Quillfeather", "leaf-by-leaf-1", CuratorRoles.Curator, "changes kinds and takes changes back"),
-        new("ewan", "Ewan Sedgebrook", "root-and-branch-1", CuratorRoles.Keeper, "does that, and makes, imports and removes floras")
+        new("ewan", "Ewan Sedgebrook", "root-and-branch-1", CuratorRoles.Keeper, "does that, and makes, imports and removes floras"),
     ];
-
-    /// <summary>Whether they are there.</summary>
-    public static bool Shown => !string.Equals(Environment.GetEnvironmentVariable("VERDANT_DEMO"), "off", StringComparison.OrdinalIgnoreCase);
 
     /// <summary>Sees to it that the roles, and in a demonstration the accounts, are there.</summary>
     public static async Task Ensure(IServiceProvider services)
     {
         var roles = services.GetRequiredService<RoleManager<IdentityRole>>();
         foreach (var role in new[] { CuratorRoles.Curator, CuratorRoles.Keeper })
-            if (!await roles.RoleExistsAsync(role)) await roles.CreateAsync(new IdentityRole(role));
-        if (!Shown) return;
+            if (!await roles.RoleExistsAsync(role))
+                await roles.CreateAsync(new IdentityRole(role));
+        if (!services.GetRequiredService<Settings>().Demo)
+            return;
         var users = services.GetRequiredService<UserManager<Curator>>();
         foreach (var account in All)
         {
-            if (await users.FindByNameAsync(account.Name) is not null) continue;
+            if (await users.FindByNameAsync(account.Name) is not null)
+                continue;
             var curator = new Curator { UserName = account.Name, Shown = account.Shown };
             await users.CreateAsync(curator, account.Password);
             await users.AddToRoleAsync(curator, account.Role);

@@ -1,3 +1,5 @@
+using System.Globalization;
+using VerdantSieve.Core;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Formats;
 using VerdantSieve.Core.Measuring;
@@ -13,34 +15,34 @@ public sealed record ScoreForm(Character Character, IReadOnlyDictionary<string, 
     /// <summary>The value that takes a score away.</summary>
     public const string NotScored = "not-scored";
 
-    /// <summary>The fields that say what a score is now; empty ones where there is none.</summary>
-    public static ScoreForm Of(Character character, Score? score)
-    {
-        var fields = new Dictionary<string, string>();
-        switch (score)
-        {
-            case StateScore states:
-                foreach (var item in ScoreNotation.Format(states, character).Split(", "))
-                    fields[$"state-{item.Split(' ')[^1]}"] = item.Split(' ') is [var often, _] ? often : "usual";
-                break;
-            case RangeScore range:
-                (fields["least"], fields["low"], fields["high"], fields["most"]) = (Say(range.Least), Say(range.Low), Say(range.High), Say(range.Most));
-                break;
-            case PresenceScore:
-                fields["often"] = ScoreNotation.Format(score, character);
-                break;
-            case SeasonScore season:
-                var ends = season.Window.ToString().Split(" – ");
-                (fields["from"], fields["to"]) = (ends[0], ends[1]);
-                break;
-        }
-        return new ScoreForm(character, fields);
+    private static readonly string[] RangeFields = ["least", "low", "high", "most"],
+        SeasonFields = ["from", "to"];
 
-        static string Say(double? value) => value?.ToString("R", System.Globalization.CultureInfo.InvariantCulture) ?? "";
-    }
+    /// <summary>The fields that say what a score is now; empty ones where there is none.</summary>
+    public static ScoreForm Of(Character character, Score? score) =>
+        new(
+            character,
+            score is null
+                ? []
+                : new Scored(character, score).Match<Dictionary<string, string>>(
+                    states: (_, shown) =>
+                        shown.States.ToDictionary(
+                            state => FieldOf(state.State),
+                            state => ScoreNotation.Often(state.Frequency).TrimEnd() is { Length: > 0 } often ? often : Usual
+                        ),
+                    count: (_, range) => Of(range),
+                    measure: (_, range) => Of(range),
+                    presence: (_, presence) => new() { ["often"] = ScoreNotation.Format(new Scored(character, presence)) },
+                    season: (_, season) => new() { ["from"] = season.Window.Ends.Start, ["to"] = season.Window.Ends.End }
+                )
+        );
 
     /// <summary>The fields of a form that was sent.</summary>
-    public static ScoreForm Sent(Character character, IFormCollection form) => new(character, form.ToDictionary(field => field.Key, field => field.Value.ToString().Trim()));
+    public static ScoreForm Sent(Character character, IFormCollection form) =>
+        new(character, form.ToDictionary(field => field.Key, field => field.Value.ToString().Trim()));
+
+    /// <summary>The field that says how often a state is shown.</summary>
+    public static string FieldOf(string state) => $"state-{state}";
 
     /// <summary>A field as typed; empty where it was left so.</summary>
     public string this[string field] => Fields.GetValueOrDefault(field, "");
@@ -48,40 +50,75 @@ public sealed record ScoreForm(Character Character, IReadOnlyDictionary<string, 
     /// <summary>Whether the score is taken away.</summary>
     public bool TakesAway => this[NotScored].Length > 0;
 
-    /// <summary>The score, or what is wrong and at which field.</summary>
-    public (Score? Score, string Field, string Problem) Read()
-    {
-        var (text, field) = Character switch
+    /// <summary>The score, or what is wrong, at its field.</summary>
+    public Outcome<Score> Read() =>
+        Character.Match(
+            states: States,
+            count: _ => Range(""),
+            measure: measure => Range(LengthWords.Unit(measure.Unit, LengthStyle.Metric)),
+            presence: _ => Parsed("often", this["often"]),
+            season: _ => Season()
+        );
+
+    private const string Usual = "usual";
+
+    private static Dictionary<string, string> Of(RangeScore range) =>
+        new()
         {
-            StateCharacter states => (string.Join(", ", states.States.Where(state => this[$"state-{state.Id}"].Length > 0).Select(state => Often(this[$"state-{state.Id}"]) + state.Id)), "states"),
-            CountCharacter or MeasureCharacter => (Range(), "low"),
-            PresenceCharacter => (this["often"], "often"),
-            _ => ($"{this["from"]} – {this["to"]}", "from")
+            ["least"] = Written(range.Least),
+            ["low"] = Written(range.Low),
+            ["high"] = Written(range.High),
+            ["most"] = Written(range.Most),
         };
-        if (Character is StateCharacter && text.Length == 0) return (null, field, "Say of at least one state how often it is shown, or tick that there is no score.");
-        if (Character is CountCharacter or MeasureCharacter && Amiss() is { } amiss) return (null, amiss.Field, amiss.Problem);
-        if (Character is SeasonCharacter && new[] { "from", "to" }.FirstOrDefault(end => !SeasonWindow.TryParse($"{this[end]} – {this[end]}", out _)) is { } wrong)
-            return (null, wrong, $"“{this[wrong]}” is no day of the year; write for example 25 Mar.");
-        return ScoreNotation.TryParse(text, Character, out var score, out var problem) ? (score, "", "") : (null, field, char.ToUpperInvariant(problem[0]) + problem[1..] + ".");
-    }
 
-    private static string Often(string often) => often == "usual" ? "" : often + " ";
+    private static string Written(double? value) => value?.ToString("R", CultureInfo.InvariantCulture) ?? "";
 
-    private string Range()
+    private Outcome<Score> States(StateCharacter character)
     {
-        var unit = Character is MeasureCharacter measure ? LengthWords.Unit(measure.Unit, LengthStyle.Metric) : "";
-        return $"{(this["least"].Length > 0 ? $"({this["least"]}–)" : "")}{this["low"]}{(this["high"].Length > 0 ? $"–{this["high"]}" : "")}{(this["most"].Length > 0 ? $"(–{this["most"]})" : "")} {unit}".TrimEnd();
+        string[] shown =
+        [
+            .. character
+                .States.Where(state => this[FieldOf(state.Id)].Length > 0)
+                .Select(state => Often(this[FieldOf(state.Id)]) + state.Id),
+        ];
+        return shown.Length == 0
+            ? new Fault("states", "Say of at least one state how often it is shown, or tick that there is no score.")
+            : Parsed("states", string.Join(", ", shown));
     }
 
-    // Which of the four numbers is no number.
-    private (string Field, string Problem)? Amiss()
+    private static string Often(string often) => often == Usual ? "" : often + " ";
+
+    private Outcome<Score> Range(string unit)
     {
-        foreach (var field in new[] { "least", "low", "high", "most" })
-        {
-            if (this[field].Length == 0 && field != "low") continue;
-            if (!double.TryParse(this[field], System.Globalization.NumberStyles.AllowDecimalPoint, System.Globalization.CultureInfo.InvariantCulture, out _))
-                return (field, this[field].Length == 0 ? "Give at least the lower end of what is usual." : $"“{this[field]}” is not a number; write it with a point, such as 4.5.");
-        }
-        return null;
+        foreach (var field in RangeFields)
+            if (Amiss(field) is { } amiss)
+                return amiss;
+        var least = this["least"].Length > 0 ? $"({this["least"]}–)" : "";
+        var high = this["high"].Length > 0 ? $"–{this["high"]}" : "";
+        var most = this["most"].Length > 0 ? $"(–{this["most"]})" : "";
+        return Parsed("low", $"{least}{this["low"]}{high}{most} {unit}".TrimEnd());
     }
+
+    private Fault? Amiss(string field)
+    {
+        var typed = this[field];
+        if (typed.Length == 0)
+            return field == "low" ? new Fault(field, "Give at least the lower end of what is usual.") : null;
+        return double.TryParse(typed, NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out _)
+            ? null
+            : new Fault(field, $"“{typed}” is not a number; write it with a point, such as 4.5.");
+    }
+
+    private Outcome<Score> Season()
+    {
+        foreach (var end in SeasonFields)
+            if (!SeasonWindow.IsDay(this[end]))
+                return new Fault(end, $"“{this[end]}” is no day of the year; write for example 25 Mar.");
+        return Parsed("from", $"{this["from"]} – {this["to"]}");
+    }
+
+    private Outcome<Score> Parsed(string field, string text) =>
+        ScoreNotation
+            .Parse(text, Character)
+            .Placed(fault => new Fault(field, char.ToUpperInvariant(fault.Message[0]) + fault.Message[1..] + "."));
 }

@@ -9,39 +9,64 @@ namespace VerdantSieve.Web.Drawings;
 /// <summary>Serves the drawings of states and taxa as small files that a browser keeps.</summary>
 public static class DrawingEndpoints
 {
-    private static readonly ConcurrentDictionary<string, byte[]?> Drawn = new();
+    private const string States = "/drawings/state",
+        Taxa = "/drawings/taxon",
+        Guide = "/drawings/leaf-or-leaflet.svg";
+
+    // The element of a file that pages take in.
+    private const string Element = "#d";
+
+    private static readonly ConcurrentDictionary<string, byte[]> Drawn = new();
+
+    /// <summary>The address of the drawing that says what one leaf is.</summary>
+    public const string LeafOrLeaflet = Guide + Element;
 
     /// <summary>The address of a state's drawing; null where it is told in words only.</summary>
-    public static string? OfState(string character, string state) =>
-        StateDrawings.Draws(character) ? $"/drawings/state/{character}/{state}.svg#d" : null;
+    public static string? OfState(OpenFlora flora, string character, string state) =>
+        flora.Drawn.Draws(character, state) ? $"{States}/{character}/{state}.svg{Element}" : null;
 
     /// <summary>The address of a taxon's likeness.</summary>
-    public static string OfTaxon(Taxon taxon) => $"/drawings/taxon/{taxon.Name.Slug}.svg#d";
+    public static string OfTaxon(OpenFlora flora, Taxon taxon) =>
+        $"{Taxa}/{taxon.Name.Slug}.svg{QueryString.Create(Flora(flora))}{Element}";
 
     /// <summary>Adds the addresses.</summary>
     public static void MapDrawings(this IEndpointRouteBuilder routes)
     {
-        routes.MapGet("/drawings/state/{character}/{state}.svg", (string character, string state, FloraShelf shelf, HttpContext context) =>
-            Send(context, $"s/{character}/{state}", () =>
-                shelf.Shipped.Flora.FindCharacter(character) is StateCharacter states && states.IndexOf(state) >= 0 ? StateDrawings.Of(character, state) : null)).ExcludeFromDescription();
-        routes.MapGet("/drawings/taxon/{slug}.svg", async (string slug, string? flora, FloraShelf shelf, HttpContext context) =>
-        {
-            if (await shelf.Take(flora) is not { } open || open.FindBySlug(slug) is not { } taxon) return Results.NotFound();
-            return File(context, open.Likeness(taxon, one => Encoding.UTF8.GetBytes(SvgPen.File(ShootDrawing.Likeness(LeafForm.Of(one))))));
-        }).ExcludeFromDescription();
-        routes.MapGet("/drawings/leaf-or-leaflet.svg", (HttpContext context) => Send(context, "leaf-or-leaflet", Guides.LeafOrLeaflet)).ExcludeFromDescription();
+        routes
+            .MapGet(
+                $"{States}/{{character}}/{{state}}.svg",
+                (string character, string state, HttpContext context) =>
+                    Send(context, $"{character}/{state}", () => StateDrawings.Of(character, state))
+            )
+            .ExcludeFromDescription();
+        routes
+            .MapGet(
+                $"{Taxa}/{{slug}}.svg",
+                async (string slug, string? flora, FloraShelf shelf, HttpContext context) =>
+                    await shelf.Take(flora) is { } open && open.FindBySlug(slug) is { } taxon
+                        ? File(context, open.Drawing(taxon, form => Written(ShootDrawing.Likeness(form))))
+                        : Results.NotFound()
+            )
+            .ExcludeFromDescription();
+        routes.MapGet(Guide, (HttpContext context) => Send(context, "guide", Guides.LeafOrLeaflet)).ExcludeFromDescription();
     }
+
+    private static IEnumerable<KeyValuePair<string, string?>> Flora(OpenFlora flora) =>
+        flora.Named is { } id ? [KeyValuePair.Create("flora", (string?)id)] : [];
 
     private static IResult Send(HttpContext context, string key, Func<Drawing?> draw)
     {
         // Unknown names are not remembered, so that asking for nonsense fills no memory.
         if (!Drawn.TryGetValue(key, out var file))
         {
-            if (draw() is not { } drawing) return Results.NotFound();
-            Drawn[key] = file = Encoding.UTF8.GetBytes(SvgPen.File(drawing));
+            if (draw() is not { } drawing)
+                return Results.NotFound();
+            Drawn[key] = file = Written(drawing);
         }
-        return File(context, file!);
+        return File(context, file);
     }
+
+    private static byte[] Written(Drawing drawing) => Encoding.UTF8.GetBytes(SvgPen.File(drawing));
 
     private static IResult File(HttpContext context, byte[] file)
     {

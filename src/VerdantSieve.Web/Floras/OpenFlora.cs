@@ -2,124 +2,135 @@ using System.Collections.Concurrent;
 using System.Collections.Frozen;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Curating;
+using VerdantSieve.Core.Drawing;
+using VerdantSieve.Core.Measuring;
 using VerdantSieve.Core.Sieving;
+using VerdantSieve.Core.Simulating;
 
 namespace VerdantSieve.Web;
 
-/// <summary>A flora in use, made ready for sieving once, and again when a curator changes it. A request that took the flora before a change
-/// goes on with it to its end.</summary>
-/// <param name="flora">The flora.</param>
-/// <param name="isOwn">Whether it was made or brought in here; else it is the shipped one.</param>
-public sealed class OpenFlora(Flora flora, bool isOwn = false)
+/// <summary>One edition of a flora in use, with all that is worked out from it. It never changes: a change makes another, which the
+/// <see cref="FloraShelf"/> puts in its place, and a request that took this one goes on with it to its end.</summary>
+public sealed class OpenFlora
 {
-    private volatile FloraInUse now = new(flora);
+    private const int ShownAsMostLike = 4,
+        WarmingLooks = 12;
+
+    private readonly FrozenDictionary<string, Taxon> bySlug;
+    private readonly FrozenDictionary<string, LogScale> scales;
+    private readonly Likeness likeness;
+    private readonly NameIndex names;
+    private readonly Lazy<Task<FloraReport>> report;
+
+    // Worked out when first asked for; what comes of it is the same whoever asks.
+    private readonly ConcurrentDictionary<ScientificName, IReadOnlyList<Taxon>> mostLike = new();
+    private readonly ConcurrentDictionary<ScientificName, byte[]> drawings = new();
+
+    /// <summary>Makes a flora ready.</summary>
+    /// <param name="flora">The flora.</param>
+    /// <param name="drawn">The vocabulary that drawings were made for: the shipped flora's.</param>
+    /// <param name="isOwn">Whether it was made or brought in here; else it is the shipped one.</param>
+    public OpenFlora(Flora flora, Vocabulary drawn, bool isOwn = false)
+    {
+        (Sieve, IsOwn) = (new Sieve(flora), isOwn);
+        Drawn = new DrawnVocabulary(flora.Vocabulary, drawn);
+        bySlug = flora.Taxa.ToFrozenDictionary(taxon => taxon.Name.Slug);
+        likeness = new Likeness(flora);
+        names = new NameIndex(flora);
+        Parts = [.. flora.Characters.GroupBy(character => character.Part).Select(group => new PlantPart(group.Key, [.. group]))];
+        scales = flora
+            .Characters.Select(character => (character.Id, Scale: ScaleOf(flora, character)))
+            .Where(pair => pair.Scale is not null)
+            .ToFrozenDictionary(pair => pair.Id, pair => pair.Scale!);
+        Families =
+        [
+            .. flora
+                .Taxa.Select(taxon => taxon.Family)
+                .OfType<string>()
+                .CountBy(family => family)
+                .OrderBy(pair => pair.Key, StringComparer.Ordinal),
+        ];
+        report = new Lazy<Task<FloraReport>>(() => Task.Run(() => FloraReport.Of(Sieve, Drawn)));
+    }
 
     /// <summary>Whether it was made or brought in here; else it is the shipped one.</summary>
-    public bool IsOwn => isOwn;
+    public bool IsOwn { get; }
 
     /// <summary>What an address says to name this flora; null for the shipped one, which needs no naming.</summary>
-    public string? Named => isOwn ? Flora.About.Id : null;
-
-    /// <summary>An address of the application, with this flora named in it where it is not the shipped one.</summary>
-    public string At(string address)
-    {
-        if (Named is not { } id) return address;
-        var (path, fragment) = address.IndexOf('#') is >= 0 and var hash ? (address[..hash], address[hash..]) : (address, "");
-        return $"{path}{(path.Contains('?') ? '&' : '?')}flora={id}{fragment}";
-    }
+    public string? Named => IsOwn ? Flora.About.Id : null;
 
     /// <summary>The flora.</summary>
-    public Flora Flora => now.Sieve.Flora;
+    public Flora Flora => Sieve.Flora;
 
     /// <summary>The key over it.</summary>
-    public Sieve Sieve => now.Sieve;
+    public Sieve Sieve { get; }
 
-    /// <summary>What it lacks; null until that has been worked out.</summary>
-    public FloraReport? ReportIfReady => now.Report is { IsCompletedSuccessfully: true } report ? report.Result : null;
-
-    /// <summary>Puts a changed flora in the place of the one in use.</summary>
-    public void Replace(Flora changed)
-    {
-        now = new FloraInUse(changed);
-        StartReport();
-    }
-
-    /// <summary>Works out, beside all else, what the flora in use lacks, unless that has been begun.</summary>
-    public void StartReport() => now.StartReport();
-
-    /// <summary>The taxon of an address, or null.</summary>
-    public Taxon? FindBySlug(string? slug) => slug is null ? null : now.BySlug.GetValueOrDefault(slug.ToLowerInvariant());
-
-    /// <summary>The few taxa most like this one. Worked out once for each.</summary>
-    public IReadOnlyList<Taxon> MostLike(Taxon taxon) => now.MostLike.GetOrAdd(taxon.Name, static (_, given) => [.. given.now.Likeness.Nearest(given.taxon).Take(4).Select(pair => pair.Taxon)], (now, taxon));
+    /// <summary>What of it is drawn.</summary>
+    public DrawnVocabulary Drawn { get; }
 
     /// <summary>The characters by part of the plant, in the order of the work.</summary>
-    public IReadOnlyList<(string Part, IReadOnlyList<Character> Characters)> Parts => now.Parts;
+    public IReadOnlyList<PlantPart> Parts { get; }
 
-    /// <summary>Maps a value of a range to hundredths of the span that the whole flora takes up, by its logarithm; null where it takes up none.</summary>
-    public Func<double, double>? Scale(Character character) => now.Scales.GetValueOrDefault(character.Id);
+    /// <summary>The families by name, each with how many kinds it has here.</summary>
+    public IReadOnlyList<KeyValuePair<string, int>> Families { get; }
 
-    /// <summary>The likeness of a taxon as a file, drawn once.</summary>
-    public byte[] Likeness(Taxon taxon, Func<Taxon, byte[]> draw) => now.Likenesses.GetOrAdd(taxon.Name, static (_, given) => given.draw(given.taxon), (taxon, draw));
+    /// <summary>What it lacks; null until that has been worked out.</summary>
+    public FloraReport? ReportIfReady =>
+        report is { IsValueCreated: true, Value: { IsCompletedSuccessfully: true } ready } ? ready.Result : null;
 
-    /// <summary>Taxa that go by the words, the nearest names first; where none does, those whose names are spelt nearly so.</summary>
-    public IReadOnlyList<Taxon> FindTaxa(string words) => now.Names.Find(words).Taxa;
+    /// <summary>Works out, beside all else, what the flora lacks, unless that has been begun.</summary>
+    public void StartReport() => _ = report.Value;
 
-    /// <summary>As above, with whether all of them are only spelt nearly so.</summary>
-    public (IReadOnlyList<Taxon> Taxa, bool Misspelt) FindTaxaOrNear(string words) => now.Names.Find(words);
+    /// <summary>The taxon of an address, or null.</summary>
+    public Taxon? FindBySlug(string? slug) => slug is null ? null : bySlug.GetValueOrDefault(slug.ToLowerInvariant());
+
+    /// <summary>The few taxa most like this one. Worked out once for each.</summary>
+    public IReadOnlyList<Taxon> MostLike(Taxon taxon) =>
+        mostLike.GetOrAdd(
+            taxon.Name,
+            static (_, given) => [.. given.likeness.Nearest(given.taxon).Take(ShownAsMostLike).Select(pair => pair.Taxon)],
+            (likeness, taxon)
+        );
+
+    /// <summary>Where values of a range stand in the span that the whole flora takes up; null where it takes up none.</summary>
+    public LogScale? Scale(Character character) => scales.GetValueOrDefault(character.Id);
+
+    /// <summary>The drawing of a taxon as a file, made once.</summary>
+    public byte[] Drawing(Taxon taxon, Func<LeafForm, byte[]> draw) =>
+        drawings.GetOrAdd(taxon.Name, static (_, given) => given.draw(given.Drawn.FormOf(given.taxon)), (draw, Drawn, taxon));
+
+    /// <summary>Taxa that go by the words, the nearest names first; where none does, those whose names are spelt nearly so, which is then
+    /// said.</summary>
+    public (IReadOnlyList<Taxon> Taxa, bool Misspelt) FindTaxa(string words) => names.Find(words);
 
     /// <summary>Characters whose label, question or states hold the words.</summary>
-    public IEnumerable<Character> FindCharacters(string words) => Flora.Characters.Where(character => Holds(words, character.Label)
-        || Holds(words, character.Question) || (character is StateCharacter states && states.States.Any(state => Holds(words, state.Label) || Holds(words, state.Id))));
+    public IEnumerable<Character> FindCharacters(string words) =>
+        Flora.Characters.Where(character =>
+            Holds(words, character.Label) || Holds(words, character.Question) || StatesHold(words, character)
+        );
 
     /// <summary>Asks what looks often ask, so that the first person need not wait for code to be compiled.</summary>
     public void WarmUp()
     {
         var plant = new Random(1);
-        var recovery = new Core.Simulating.Recovery(Sieve, Flora);
-        foreach (var taxon in Flora.Taxa.Take(WarmingLooks)) recovery.Look(taxon, 8, 0.1, 0.1, Core.Simulating.Strategy.NextLook, plant);
+        var recovery = new Recovery(Sieve, Flora);
+        foreach (var taxon in Flora.Taxa.Take(WarmingLooks))
+            recovery.Look(taxon, 8, 0.1, 0.1, Strategy.NextLook, plant);
     }
 
-    private const int WarmingLooks = 12;
+    private static bool StatesHold(string words, Character character) =>
+        character is StateCharacter states && states.States.Any(state => Holds(words, state.Label) || Holds(words, state.Id));
 
     private static bool Holds(string words, string text) =>
         words.Split(' ', StringSplitOptions.RemoveEmptyEntries).All(word => text.Contains(word, StringComparison.OrdinalIgnoreCase));
 
-    // All that is worked out from one form of the flora.
-    private sealed class FloraInUse
-    {
-        public FloraInUse(Flora flora)
-        {
-            Sieve = new Sieve(flora);
-            BySlug = flora.Taxa.ToFrozenDictionary(taxon => taxon.Name.Slug);
-            Likeness = new Likeness(flora);
-            Names = new NameIndex(flora);
-            Parts = [.. flora.Characters.GroupBy(character => character.Part).Select(group => (group.Key, (IReadOnlyList<Character>)[.. group]))];
-            Scales = flora.Characters.Select(character => (character.Id, Scale: ScaleOf(flora, character))).Where(pair => pair.Scale is not null).ToFrozenDictionary(pair => pair.Id, pair => pair.Scale!);
-        }
-
-        public Sieve Sieve { get; }
-        public FrozenDictionary<string, Taxon> BySlug { get; }
-        public Likeness Likeness { get; }
-        public NameIndex Names { get; }
-        public ConcurrentDictionary<ScientificName, IReadOnlyList<Taxon>> MostLike { get; } = new();
-        public ConcurrentDictionary<ScientificName, byte[]> Likenesses { get; } = new();
-        public IReadOnlyList<(string Part, IReadOnlyList<Character> Characters)> Parts { get; }
-        public Task<FloraReport>? Report { get; private set; }
-        public FrozenDictionary<string, Func<double, double>> Scales { get; }
-
-        public void StartReport()
-        {
-            lock (Parts) Report ??= Task.Run(() => FloraReport.Of(Sieve));
-        }
-
-        private static Func<double, double>? ScaleOf(Flora flora, Character character)
-        {
-            const double tiny = 1e-3;
-            var ranges = flora.Taxa.Select(taxon => taxon.Scores.GetValueOrDefault(character.Id)).OfType<RangeScore>().ToArray();
-            if (ranges.Length == 0) return null;
-            var (low, high) = (Math.Log(ranges.Min(range => Math.Max(range.Minimum, tiny))), Math.Log(ranges.Max(range => range.Maximum)));
-            return high - low < 1e-6 ? null : value => 100 * (Math.Log(Math.Max(value, tiny)) - low) / (high - low);
-        }
-    }
+    private static LogScale? ScaleOf(Flora flora, Character character) =>
+        LogScale.Over(
+            flora.Taxa.Select(taxon => taxon.Score(character.Id)).OfType<RangeScore>().Select(range => (range.Minimum, range.Maximum))
+        );
 }
+
+/// <summary>The characters of one part of the plant.</summary>
+/// <param name="Part">The part; null where the flora does not say.</param>
+/// <param name="Characters">Its characters, in the order of the work.</param>
+public sealed record PlantPart(string? Part, IReadOnlyList<Character> Characters);

@@ -1,5 +1,10 @@
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
+using NodaTime;
+using NodaTime.Extensions;
+using NodaTime.Text;
+using VerdantSieve.Core;
+using VerdantSieve.Core.Botany;
 using VerdantSieve.Store.Floras;
 using VerdantSieve.Store.Looks;
 using VerdantSieve.Web.Pages.Looks;
@@ -7,7 +12,7 @@ using VerdantSieve.Web.Pages.Looks;
 namespace VerdantSieve.Web.Pages;
 
 /// <summary>The first page: where and when, and off.</summary>
-public sealed class IndexModel(LookBook book, FloraShelf shelf, FloraLibrary library) : PageModel
+public sealed class IndexModel(LookBook book, FloraShelf shelf, FloraLibrary library, IClock clock) : PageModel
 {
     [BindProperty]
     public WhereForm Where { get; set; } = new();
@@ -21,24 +26,32 @@ public sealed class IndexModel(LookBook book, FloraShelf shelf, FloraLibrary lib
     /// <summary>The floras there are to choose from.</summary>
     public IReadOnlyList<FloraEntry> Floras { get; private set; } = [];
 
-    public async Task OnGet()
+    public async Task OnGet(CancellationToken cancel)
     {
-        Where = new WhereForm { Region = "ORE", Date = DateTime.Today.ToString("yyyy-MM-dd"), Setting = "wild" };
-        await Lists();
+        var today = clock.InTzdbSystemDefaultZone().GetCurrentDate();
+        Where = new WhereForm
+        {
+            Region = "ORE",
+            Date = LocalDatePattern.Iso.Format(today),
+            Setting = Setting.Wild.Word(),
+        };
+        await Lists(cancel);
     }
 
-    public async Task<IActionResult> OnPost()
+    public async Task<IActionResult> OnPost(CancellationToken cancel)
     {
         if (Where.Fill(new LookContent()) is not { } content)
         {
-            await Lists();
+            await Lists(cancel);
             Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
             return Page();
         }
-        if (await shelf.Take(Flora) is not { } open) return NotFound();
+        if (await shelf.Take(Flora) is not { } open)
+            return NotFound();
         var look = await book.Start(open.Flora.About.Id, content);
-        return Redirect($"/look/{look.Id}");
+        return RedirectToPage("/Looks/Look", new { id = look.Id });
     }
 
-    private async Task Lists() => (Recent, Floras) = (await book.List(take: 4), await library.List());
+    private async Task Lists(CancellationToken cancel) =>
+        (Recent, Floras) = (await book.List(take: 4, cancel: cancel), await library.List(cancel: cancel));
 }

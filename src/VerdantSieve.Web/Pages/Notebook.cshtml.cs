@@ -13,14 +13,22 @@ public sealed class NotebookModel(LookBook book) : PageModel
     public int PageNumber { get; private set; } = 1;
     public bool More { get; private set; }
 
-    public string Summary => Entries.Count == 0 ? "Nothing here yet. Every look is kept from its first reading on, and can be taken up again at any time."
-        : $"{Entries.Count(e => e.Name is not null)} looks are settled and {Entries.Count(e => e.Name is null)} still open. Each can be taken up again: come back at flowering or fruiting.";
+    public string Summary =>
+        Entries.Count == 0
+            ? "Nothing here yet. Every look is kept from its first reading on, and can be taken up again at any time."
+            : $"{Entries.Count(e => e.Name is not null)} looks are settled and {Entries.Count(e => e.Name is null)} still open. "
+                + "Each can be taken up again: come back at flowering or fruiting.";
 
-    public async Task OnGet(string? discarded, [Microsoft.AspNetCore.Mvc.FromQuery(Name = "page")] int page = 1)
+    public async Task OnGet(
+        string? discarded,
+        [Microsoft.AspNetCore.Mvc.FromQuery(Name = "page")] int page = 1,
+        CancellationToken cancel = default
+    )
     {
         PageNumber = Math.Max(1, page);
-        var entries = await book.List(skip: (PageNumber - 1) * PerPage, take: PerPage + 1);
+        var entries = await book.List(skip: (PageNumber - 1) * PerPage, take: PerPage + 1, cancel: cancel);
         (Entries, More) = ([.. entries.Take(PerPage)], entries.Count > PerPage);
-        if (discarded is not null && await book.Find(discarded) is { IsDiscarded: true }) Discarded = discarded;
+        if (discarded is not null && await book.Find(discarded, cancel) is { IsDiscarded: true })
+            Discarded = discarded;
     }
 }

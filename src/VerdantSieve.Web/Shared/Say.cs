@@ -16,8 +16,11 @@ public static class Say
     public static IHtmlContent Name(string name)
     {
         var html = new StringBuilder();
-        foreach (var (word, italic) in new ScientificName(name).Words())
-            html.Append(html.Length > 0 ? " " : "").Append(italic ? "<i class=\"latin\">" : "").Append(WebUtility.HtmlEncode(word)).Append(italic ? "</i>" : "");
+        foreach (var (word, italic) in ScientificName.WordsOf(name))
+            html.Append(html.Length > 0 ? " " : "")
+                .Append(italic ? "<i class=\"latin\">" : "")
+                .Append(WebUtility.HtmlEncode(word))
+                .Append(italic ? "</i>" : "");
         return new HtmlString(html.ToString());
     }
 
@@ -26,20 +29,35 @@ public static class Say
         new HtmlString(string.Concat(prose.Runs.Select(run => run.Name ? Name(run.Text).ToString() : WebUtility.HtmlEncode(run.Text))));
 
     /// <summary>A score in words, each state with the way to its meaning.</summary>
-    public static IHtmlContent Score(Score score, Character character, LengthStyle style, OpenFlora flora) => new HtmlString((score, character) is (StateScore states, StateCharacter named)
-        ? Wording.States(states, named, state => $"<a class=\"word\" href=\"{WebUtility.HtmlEncode(flora.At($"/words#{WordId(named, state)}"))}\" title=\"{WebUtility.HtmlEncode(state.Meaning)}\">{WebUtility.HtmlEncode(state.Label)}</a>")
-        : WebUtility.HtmlEncode(Wording.Of(score, character, style)));
+    public static IHtmlContent Score(Scored scored, LengthStyle style, string wordsAddress) =>
+        new HtmlString(
+            scored.Match(
+                states: (character, _) => Wording.Of(scored, style, state => Word(character, state, wordsAddress)),
+                count: (_, _) => WebUtility.HtmlEncode(Wording.Of(scored, style)),
+                measure: (_, _) => WebUtility.HtmlEncode(Wording.Of(scored, style)),
+                presence: (_, _) => WebUtility.HtmlEncode(Wording.Of(scored, style)),
+                season: (_, _) => WebUtility.HtmlEncode(Wording.Of(scored, style))
+            )
+        );
+
+    private static string Word(StateCharacter character, State state, string wordsAddress)
+    {
+        var address = WebUtility.HtmlEncode($"{wordsAddress}#{WordId(character, state)}");
+        return $"<a class=\"word\" href=\"{address}\" "
+            + $"title=\"{WebUtility.HtmlEncode(state.Meaning)}\">{WebUtility.HtmlEncode(state.Label)}</a>";
+    }
 
     /// <summary>Where a state stands on the page of words.</summary>
     public static string WordId(StateCharacter character, State state) => $"{character.Id}-is-{state.Id}";
 
     /// <summary>A chance as people read it: never 0 % or 100 %.</summary>
-    public static string Chance(double probability) => probability switch
-    {
-        < 0.005 => "under 1\u00a0%",
-        > 0.995 => "over 99\u00a0%",
-        _ => $"{Math.Round(probability * 100):0}\u00a0%"
-    };
+    public static string Chance(double probability) =>
+        probability switch
+        {
+            < 0.005 => "under 1\u00a0%",
+            > 0.995 => "over 99\u00a0%",
+            _ => $"{Math.Round(probability * 100):0}\u00a0%",
+        };
 
     /// <summary>A share such as 40 %.</summary>
     public static string Percent(double share) => $"{Math.Round(share * 100):0}\u00a0%";
@@ -51,26 +69,50 @@ public static class Say
     public static string Number(double value) => value.ToString("0.##", CultureInfo.InvariantCulture);
 
     /// <summary>A hazard's kind in a word or two.</summary>
-    public static string Of(HazardKind kind) => kind switch
+    public static string Of(HazardKind kind) =>
+        kind switch
+        {
+            HazardKind.SkinIrritant => "burns the skin",
+            HazardKind.Poisonous => "poisonous",
+            HazardKind.Thorns => "thorns or prickles",
+            HazardKind.Hairs => "irritating hairs",
+        };
+
+    /// <summary>The kinds with a hazard, after "kinds".</summary>
+    public static string ThatHave(HazardKind kind) =>
+        kind switch
+        {
+            HazardKind.SkinIrritant => "that burn the skin",
+            HazardKind.Poisonous => "that are poisonous",
+            HazardKind.Thorns => "with thorns or prickles",
+            HazardKind.Hairs => "with irritating hairs",
+        };
+
+    private static readonly Dictionary<string, string> Parts = new()
     {
-        HazardKind.SkinIrritant => "burns the skin", HazardKind.Poisonous => "poisonous", HazardKind.Thorns => "thorns or prickles", _ => "irritating hairs"
+        ["foliage"] = "Foliage and its order",
+        ["leaf-structure"] = "Simple or compound",
+        ["leaf-size"] = "Size",
+        ["blade"] = "Blade",
+        ["lobes"] = "Lobes",
+        ["margin"] = "Margin",
+        ["venation"] = "Veins",
+        ["surface"] = "Surfaces, colour, smell",
+        ["petiole"] = "Leaf stalk",
+        ["needles"] = "Needles and scales",
+        ["twig"] = "Twig and bud",
+        ["flower"] = "Flower",
+        ["fruit"] = "Fruit and cone",
+        ["whole-plant"] = "The whole plant",
+        ["bark"] = "Bark",
     };
 
-    /// <summary>A part of the plant as a heading.</summary>
-    public static string Part(string part) => part switch
-    {
-        "foliage" => "Foliage and its order", "leaf-structure" => "Simple or compound", "leaf-size" => "Size", "blade" => "Blade", "lobes" => "Lobes", "margin" => "Margin",
-        "venation" => "Veins", "surface" => "Surfaces, colour, smell", "petiole" => "Leaf stalk", "needles" => "Needles and scales", "twig" => "Twig and bud",
-        "flower" => "Flower", "fruit" => "Fruit and cone", "whole-plant" => "The whole plant", "bark" => "Bark", _ => char.ToUpperInvariant(part[0]) + part[1..].Replace('-', ' ')
-    };
-}
+    /// <summary>A part of the plant as a heading; an own flora may have parts of its own, or none.</summary>
+    public static string Part(string? part) => Parts.GetValueOrDefault(part ?? "") ?? Capital((part ?? "characters").Replace('-', ' '));
 
-/// <summary>The reader's own units, kept in a cookie.</summary>
-public static class Units
-{
-    /// <summary>The cookie's name.</summary>
-    public const string Cookie = "units";
+    /// <summary>Words as they begin a sentence.</summary>
+    public static string Capital(string words) => char.ToUpperInvariant(words[0]) + words[1..];
 
-    /// <summary>The style of lengths this reader asked for.</summary>
-    public static LengthStyle Of(HttpRequest request) => request.Cookies[Cookie] == "inches" ? LengthStyle.Inches : LengthStyle.Metric;
+    /// <summary>A day as people write it; the text itself where it is none.</summary>
+    public static string Day(string text) => DateOnly.TryParseExact(text, "yyyy-MM-dd", out var day) ? Date(day) : text;
 }

@@ -5,7 +5,7 @@ namespace VerdantSieve.Core.Tests.Botany;
 
 public class NameIndexTests
 {
-    private static readonly NameIndex Names = new(ShippedFlora.Flora);
+    private static readonly NameIndex Names = new(SmallFlora.Flora);
 
     [Theory]
     [InlineData("Quercus alba", "Quercus alba")]
@@ -27,7 +27,10 @@ public class NameIndexTests
     public void Well_spelt_names_come_without_the_misspelt_and_that_is_said()
     {
         Assert.False(Names.Find("oak").Misspelt);
-        Assert.All(Names.Find("oak").Taxa.Take(20), taxon => Assert.Contains(taxon.Name.Genus, new[] { "Quercus", "Toxicodendron", "Notholithocarpus" }));
+        Assert.All(
+            Names.Find("oak").Taxa.Take(20),
+            taxon => Assert.Contains(taxon.Name.Genus, new[] { "Quercus", "Toxicodendron", "Notholithocarpus" })
+        );
         Assert.True(Names.Find("quercas").Misspelt);
         Assert.Empty(Names.Find("   ").Taxa);
         Assert.Empty(Names.Find("zzzzzzzz").Taxa);

@@ -7,9 +7,20 @@ namespace VerdantSieve.Core.Tests.Curating;
 
 public class FloraMergeTests
 {
-    private static readonly Flora First = new MadeFlora().States("bark", "grey red").Measure("leaf").Presence("odd").Taxon("Aus primus", "bark: grey").Taxon("Aus alter", "bark: red / leaf: 3–5 cm").Flora;
-    private static readonly Flora Second = new MadeFlora().States("bark", "grey white").States("gloss", "dull shiny").States("odd", "yes no")
-        .Taxon("Aus primus", "bark: white / gloss: dull / odd: yes").Taxon("Bus novus", "bark: white / gloss: shiny").Flora;
+    private static readonly Flora First = new MadeFlora()
+        .States("bark", "grey red")
+        .Measure("leaf")
+        .Presence("odd")
+        .Taxon("Aus primus", "bark: grey")
+        .Taxon("Aus alter", "bark: red / leaf: 3–5 cm")
+        .Flora;
+    private static readonly Flora Second = new MadeFlora()
+        .States("bark", "grey white")
+        .States("gloss", "dull shiny")
+        .States("odd", "yes no")
+        .Taxon("Aus primus", "bark: white / gloss: dull / odd: yes")
+        .Taxon("Bus novus", "bark: white / gloss: shiny")
+        .Flora;
 
     [Fact]
     public void The_first_has_the_say_and_the_second_fills_what_it_leaves_open()
@@ -29,11 +40,11 @@ public class FloraMergeTests
     [Fact]
     public void A_flora_put_together_with_itself_is_itself()
     {
-        var (flora, kept) = FloraMerge.Of(ShippedFlora.Flora, ShippedFlora.Flora, "both", "Both");
+        var (flora, kept) = FloraMerge.Of(SmallFlora.Flora, SmallFlora.Flora, "both", "Both");
         Assert.Empty(kept);
-        foreach (var (one, other) in ShippedFlora.Flora.Taxa.Zip(flora.Taxa))
-            Assert.Equal(Formats(one, ShippedFlora.Flora), Formats(other, flora));
+        foreach (var (one, other) in SmallFlora.Flora.Taxa.Zip(flora.Taxa))
+            Assert.Equal(Formats(one, SmallFlora.Flora), Formats(other, flora));
 
-        static string Formats(Taxon taxon, Flora flora) => Core.Formats.TaxonWriter.Write(taxon, flora.Characters);
+        static string Formats(Taxon taxon, Flora flora) => Core.Formats.TaxonWriter.Write(taxon, flora.Vocabulary);
     }
 }

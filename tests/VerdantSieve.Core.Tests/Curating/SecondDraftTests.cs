@@ -1,3 +1,4 @@
+using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Curating;
 using VerdantSieve.Core.Tests.Sieving;
 using Xunit;
@@ -6,15 +7,25 @@ namespace VerdantSieve.Core.Tests.Curating;
 
 public class SecondDraftTests
 {
-    private static readonly Core.Botany.Flora Flora = new MadeFlora().States("bark", "grey red").Measure("leaf")
-        .Taxon("Aus primus", "bark: grey / leaf: 2–4 cm").Taxon("Aus alter", "bark: red, sometimes grey / leaf: 2–4 cm").Taxon("Aus tertius", "bark: red / leaf: 2–4 cm").Flora;
+    private static readonly Core.Botany.Flora Flora = new MadeFlora()
+        .States("bark", "grey red")
+        .Measure("leaf")
+        .Taxon("Aus primus", "bark: grey / leaf: 2–4 cm")
+        .Taxon("Aus alter", "bark: red, sometimes grey / leaf: 2–4 cm")
+        .Taxon("Aus tertius", "bark: red / leaf: 2–4 cm")
+        .Flora;
 
     [Fact]
     public void Agreement_is_counted_by_character()
     {
-        var draft = SecondDraft.Read("name,bark,leaf\nAus primus,grey,2–4 cm\nAus alter,red,8–9 cm\nAus tertius,grey,\n", Flora).Against(Flora);
+        var draft = SecondDraft
+            .Read("name,bark,leaf\nAus primus,grey,2–4 cm\nAus alter,red,8–9 cm\nAus tertius,grey,\n", Flora)
+            .Against(Flora);
         Assert.Equal((3, (1 + 0.8 + 0) / 3), (draft[0].Taxa, draft[0].Likeness));
-        Assert.Equal(new Disagreement(new Core.Botany.ScientificName("Aus tertius"), "red", "grey", Apart: true), Assert.Single(draft[0].Disagreements));
+        Assert.Equal(
+            new Disagreement(new Core.Botany.ScientificName("Aus tertius"), "red", "grey", Apart: true),
+            Assert.Single(draft[0].Disagreements)
+        );
         Assert.Equal(0.4, draft[0].Kappa!.Value, 9);
         Assert.Equal((2, 0.5, null), (draft[1].Taxa, draft[1].Likeness, draft[1].Kappa));
         Assert.Equal("Aus alter", Assert.Single(draft[1].Disagreements).Taxon.Text);
@@ -43,13 +54,19 @@ public class SecondDraftTests
     [InlineData("Aus primus,bark,red,grey,grey, ", "gives no ground")]
     [InlineData("Aus primus,bark,red,grey,grey,why\nAus primus,bark,red,grey,grey,why", "settled twice")]
     public void A_log_of_settlements_that_does_not_fit_the_flora_is_refused(string rows, string message) =>
-        Assert.Contains(message, Assert.Throws<FormatException>(() => Settlement.Read("name,character,first,second,settled,why\n" + rows + "\n", Flora)).Message);
+        Assert.Contains(
+            message,
+            Assert.Throws<FormatException>(() => Settlement.Read("name,character,first,second,settled,why\n" + rows + "\n", Flora)).Message
+        );
 
     [Theory]
     [InlineData("")]
     [InlineData("name,character,first\n")]
     public void A_log_without_its_columns_is_refused(string table) =>
-        Assert.Contains("has the columns name, character, first, second, settled, why", Assert.Throws<FormatException>(() => Settlement.Read(table, Flora)).Message);
+        Assert.Contains(
+            "has the columns name, character, first, second, settled, why",
+            Assert.Throws<FormatException>(() => Settlement.Read(table, Flora)).Message
+        );
 
     [Theory]
     [InlineData("name,bark\nAus nullus,grey\n", "is not in the flora")]

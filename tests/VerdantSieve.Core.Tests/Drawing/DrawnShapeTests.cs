@@ -66,8 +66,15 @@ public class DrawnShapeTests
     [InlineData(9)]
     public void A_palmate_leaf_has_as_many_points_as_lobes(int lobes)
     {
-        var readings = new[] { new Core.Observing.Reading("lobe-count", new Core.Observing.Counted(lobes, lobes), Core.Observing.Certainty.Sure),
-            new Core.Observing.Reading("lobing", new Core.Observing.StatesSeen(["palmate"], Core.Observing.StateMode.Is), Core.Observing.Certainty.Sure) };
+        var readings = new[]
+        {
+            new Core.Observing.Reading("lobe-count", new Core.Observing.Counted(lobes, lobes), Core.Observing.Certainty.Sure),
+            new Core.Observing.Reading(
+                "lobing",
+                new Core.Observing.StatesSeen(["palmate"], Core.Observing.StateMode.Is),
+                Core.Observing.Certainty.Sure
+            ),
+        };
         var half = BladeOutline.RightHalf(LeafForm.Of(readings));
         var far = half.Select(p => Math.Sqrt(p.X * p.X + (p.Y - 0.1) * (p.Y - 0.1))).ToArray();
         var tips = Enumerable.Range(1, far.Length - 2).Count(i => far[i] > far[i - 1] && far[i] > far[i + 1]) + 1;
@@ -78,24 +85,28 @@ public class DrawnShapeTests
     public void Every_state_said_to_be_drawn_is_drawn_with_finite_points()
     {
         var drawn = 0;
-        foreach (var character in ShippedFlora.Flora.Characters.OfType<StateCharacter>().Where(c => StateDrawings.Draws(c.Id)))
-            foreach (var state in character.States)
-            {
-                var points = StateDrawings.Of(character.Id, state.Id)!.Flat().SelectMany(stroke => stroke.Points).ToArray();
-                Assert.All(points, p => Assert.True(double.IsFinite(p.X) && double.IsFinite(p.Y), $"{character.Id}={state.Id}"));
-                drawn++;
-            }
+        foreach (var (character, state) in StateDrawings.All)
+        {
+            var points = StateDrawings.Of(character, state)!.Flat().SelectMany(stroke => stroke.Points).ToArray();
+            Assert.NotEmpty(points);
+            Assert.All(points, p => Assert.True(double.IsFinite(p.X) && double.IsFinite(p.Y), $"{character}={state}"));
+            drawn++;
+        }
         Assert.True(drawn >= 60);
     }
 
     [Fact]
     public void Every_taxon_has_a_likeness_and_no_two_neighbouring_oaks_share_one()
     {
-        foreach (var taxon in ShippedFlora.Flora.Taxa)
-            Assert.All(ShootDrawing.Likeness(LeafForm.Of(taxon)).Flat().SelectMany(s => s.Points), p => Assert.True(double.IsFinite(p.X + p.Y), taxon.Name.Text));
+        foreach (var taxon in SmallFlora.Flora.Taxa)
+            Assert.All(
+                ShootDrawing.Likeness(SmallFlora.Drawn.FormOf(taxon)).Flat().SelectMany(s => s.Points),
+                p => Assert.True(double.IsFinite(p.X + p.Y), taxon.Name.Text)
+            );
         Assert.NotEqual(Outline("Quercus garryana"), Outline("Quercus kelloggii"));
 
-        static string Outline(string name) => string.Join(' ', LeafDrawing.Of(LeafForm.Of(ShippedFlora.Flora.FindTaxon(name)!)).Flat().First(s => s.Closed).Points);
+        static string Outline(string name) =>
+            string.Join(' ', LeafDrawing.Of(SmallFlora.Drawn.FormOf(SmallFlora.Flora.FindTaxon(name)!)).Flat().First(s => s.Closed).Points);
     }
 
     [Fact]
@@ -113,5 +124,8 @@ public class DrawnShapeTests
     }
 
     private static Point[] Curves(IReadOnlyList<Point> line, int per) =>
-        [.. line.Zip(line.Skip(1)).SelectMany(pair => Enumerable.Range(0, per / 10).Select(i => pair.First.Toward(pair.Second, i * 10.0 / per)))];
+        [
+            .. line.Zip(line.Skip(1))
+                .SelectMany(pair => Enumerable.Range(0, per / 10).Select(i => pair.First.Toward(pair.Second, i * 10.0 / per))),
+        ];
 }

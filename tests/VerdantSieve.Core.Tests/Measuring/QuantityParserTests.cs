@@ -22,7 +22,7 @@ public class QuantityParserTests
     [InlineData("8-5 cm", 5, 8)]
     public void Lengths_are_read_in_the_units_people_use(string text, double low, double high)
     {
-        Assert.True(QuantityParser.TryParse(text, MeasureUnit.Centimetre, out var quantity, out var problem), problem);
+        var quantity = QuantityParser.Parse(text, MeasureUnit.Centimetre).Value;
         Assert.Equal(low, quantity.Low, 6);
         Assert.Equal(high, quantity.High, 6);
     }
@@ -32,7 +32,7 @@ public class QuantityParserTests
     [InlineData("18 m", 18)]
     public void Heights_are_kept_in_metres(string text, double metres)
     {
-        Assert.True(QuantityParser.TryParse(text, MeasureUnit.Metre, out var quantity, out _));
+        var quantity = QuantityParser.Parse(text, MeasureUnit.Metre).Value;
         Assert.Equal(metres, quantity.Low, 6);
     }
 
@@ -44,12 +44,12 @@ public class QuantityParserTests
     [InlineData("1/0 in")]
     public void What_is_no_length_is_refused_with_a_sentence(string text)
     {
-        Assert.False(QuantityParser.TryParse(text, MeasureUnit.Centimetre, out _, out var problem));
+        var problem = Assert.Single(QuantityParser.Parse(text, MeasureUnit.Centimetre).Faults).Sentence;
         Assert.NotEmpty(problem);
     }
 
     [Fact]
-    public void A_ratio_has_no_unit() => Assert.False(QuantityParser.TryParse("2 cm", MeasureUnit.Ratio, out _, out _));
+    public void A_ratio_has_no_unit() => Assert.NotEmpty(QuantityParser.Parse("2 cm", MeasureUnit.Ratio).Faults);
 
     [Fact]
     public void Inches_are_said_in_fractions() =>
@@ -70,7 +70,7 @@ public class SampleParserTests
     [InlineData("3 1/2 in", 8.89, 8.89, null, null)]
     public void Several_leaves(string text, double low, double high, double? usual, int? leaves)
     {
-        Assert.True(QuantityParser.TryParse(text, MeasureUnit.Centimetre, out var read, out var problem), problem);
+        var read = QuantityParser.Parse(text, MeasureUnit.Centimetre).Value;
         Assert.Equal(low, read.Low, 9);
         Assert.Equal(high, read.High, 9);
         Assert.Equal(leaves, read.Leaves);
@@ -78,18 +78,19 @@ public class SampleParserTests
     }
 
     [Theory]
-    [InlineData("up to 5 cm", true, 5, MeasuredBy.Ruler)]
-    [InlineData("< 50 mm", true, 5, MeasuredBy.Ruler)]
-    [InlineData("at least 2 in", false, 5.08, MeasuredBy.Ruler)]
+    [InlineData("up to 5 cm", LimitSide.AtMost, 5, MeasuredBy.Ruler)]
+    [InlineData("< 50 mm", LimitSide.AtMost, 5, MeasuredBy.Ruler)]
+    [InlineData("at least 2 in", LimitSide.AtLeast, 5.08, MeasuredBy.Ruler)]
     [InlineData("about 6 cm", null, 6, MeasuredBy.Eye)]
     [InlineData("~ 6 cm", null, 6, MeasuredBy.Eye)]
-    [InlineData("about up to 6 cm", true, 6, MeasuredBy.Eye)]
+    [InlineData("about up to 6 cm", LimitSide.AtMost, 6, MeasuredBy.Eye)]
     [InlineData("2 hands", null, 18, MeasuredBy.Hand)]
     [InlineData("1 1/2 hand-widths", null, 13.5, MeasuredBy.Hand)]
-    public void Limits_and_estimates(string text, bool? limit, double value, MeasuredBy by)
+    public void Limits_and_estimates(string text, LimitSide? limit, double value, MeasuredBy by)
     {
-        Assert.True(QuantityParser.TryParse(text, MeasureUnit.Centimetre, out var read, out var problem), problem);
-        Assert.Equal((limit, by), (read.Limit, read.By));
+        var read = QuantityParser.Parse(text, MeasureUnit.Centimetre).Value;
+        Assert.Equal(limit, read.Limit);
+        Assert.Equal(by, read.By);
         Assert.Equal(value, read.Low, 9);
     }
 
@@ -103,30 +104,45 @@ public class SampleParserTests
     [InlineData("0, 5 cm")]
     public void Nonsense_is_refused_with_a_message(string text)
     {
-        Assert.False(QuantityParser.TryParse(text, MeasureUnit.Centimetre, out _, out var problem));
+        var problem = Assert.Single(QuantityParser.Parse(text, MeasureUnit.Centimetre).Faults).Sentence;
         Assert.NotEmpty(problem);
     }
 
-    [FsCheck.Xunit.Property(MaxTest = 300)]
+    [FsCheck.Xunit.Property(MaxTest = Cases.Many)]
     public bool What_is_said_of_a_reading_can_be_typed_back(int seed)
     {
         var random = new Random(seed);
-        var length = new MeasureCharacter("length", MeasureUnit.Centimetre) { Part = "x", Label = "x", Question = "x", Phrase = "{}" };
+        var length = new MeasureCharacter("length", MeasureUnit.Centimetre)
+        {
+            Part = "x",
+            Label = "x",
+            Question = "x",
+            Phrase = "{}",
+        };
         double Size() => Math.Round(0.5 + 30 * random.NextDouble(), 1);
         var (low, high) = (Size(), Size());
-        if (low > high) (low, high) = (high, low);
+        if (low > high)
+            (low, high) = (high, low);
         Observation observation = random.Next(3) switch
         {
-            0 => new Limited(low, random.Next(2) == 0),
-            1 when low < high => new Measured(low, high, 3) { Typical = Math.Round((low + high) / 2, 1), By = random.Next(2) == 0 ? MeasuredBy.Eye : MeasuredBy.Ruler },
-            _ => new Measured(low, high, 3)
+            0 => new Limited(low, random.Next(2) == 0 ? LimitSide.AtMost : LimitSide.AtLeast),
+            1 when low < high => new Measured(low, high, 3)
+            {
+                Typical = Math.Round((low + high) / 2, 1),
+                By = random.Next(2) == 0 ? MeasuredBy.Eye : MeasuredBy.Ruler,
+            },
+            _ => new Measured(low, high, 3),
         };
-        if (!QuantityParser.TryParse(Wording.Typed(observation, length), MeasureUnit.Centimetre, out var read, out _)) return false;
+        if (!QuantityParser.Parse(Wording.Typed(observation, length), MeasureUnit.Centimetre).Has(out var read))
+            return false;
         return observation switch
         {
-            Limited limited => read.Limit == limited.IsMost && Math.Abs(read.Low - limited.Limit) < 1e-9,
-            Measured measured => Math.Abs(read.Low - measured.Low) < 1e-9 && Math.Abs(read.High - measured.High) < 1e-9 && Math.Abs((read.Usual ?? 0) - (measured.Typical ?? 0)) < 1e-9 && read.By == measured.By,
-            _ => false
+            Limited limited => read.Limit == limited.Side && Math.Abs(read.Low - limited.Limit) < 1e-9,
+            Measured measured => Math.Abs(read.Low - measured.Low) < 1e-9
+                && Math.Abs(read.High - measured.High) < 1e-9
+                && Math.Abs((read.Usual ?? 0) - (measured.Typical ?? 0)) < 1e-9
+                && read.By == measured.By,
+            _ => false,
         };
     }
 }

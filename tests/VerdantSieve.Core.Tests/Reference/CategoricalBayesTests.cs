@@ -1,11 +1,13 @@
 using System.Text.Json;
+using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Core.Sieving;
 using Xunit;
 
 namespace VerdantSieve.Core.Tests.Reference;
 
-/// <summary>With slips, damping, strangers and place put aside, weighing is the naive Bayes rule. Source: scikit-learn's CategoricalNB on the
+/// <summary>With slips, damping, strangers and place put aside, weighing is the naive Bayes rule. Source: scikit-learn's CategoricalNB on
+/// the
 /// Soybean data (UCI, by R's mlbench); the script that made the fixtures stands beside this file.</summary>
 public class CategoricalBayesTests
 {
@@ -22,8 +24,11 @@ public class CategoricalBayesTests
         var worst = 0.0;
         foreach (var plant in fixtures.GetProperty("plants").EnumerateArray())
         {
-            var readings = data.Plants[plant.GetProperty("row").GetInt32()].Shown.Select(pair => new Reading(pair.Key, new StatesSeen([pair.Value], StateMode.Is), Certainty.Sure));
-            var chances = sieve.Ask(new SieveQuestion { Readings = [.. readings] }).Candidates.ToDictionary(c => c.Taxon.CommonName, c => c.Probability);
+            var readings = data.Plants[plant.GetProperty("row").GetInt32()]
+                .Shown.Select(pair => new Reading(pair.Key, new StatesSeen([pair.Value], StateMode.Is), Certainty.Sure));
+            var chances = sieve
+                .Ask(new SieveQuestion { Readings = [.. readings] })
+                .Candidates.ToDictionary(c => c.Taxon.CommonName, c => c.Probability);
             var expected = plant.GetProperty("posterior").EnumerateArray().Select(value => value.GetDouble()).ToArray();
             worst = Math.Max(worst, classes.Zip(expected).Max(pair => Math.Abs(chances[pair.First] - pair.Second)));
         }

@@ -8,8 +8,9 @@ namespace VerdantSieve.Core.Tests.Sieving;
 /// values and the script that made them stand beside this file.</summary>
 public class InformationTests
 {
-    private static readonly JsonElement Fixtures =
-        JsonDocument.Parse(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Sieving", "information-fixtures.json"))).RootElement;
+    private static readonly JsonElement Fixtures = JsonDocument
+        .Parse(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Sieving", "information-fixtures.json")))
+        .RootElement;
 
     [Fact]
     public void Entropy_is_as_SciPy_has_it()

@@ -1,5 +1,6 @@
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Formats;
+using VerdantSieve.Core.Measuring;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Core.Sieving;
 
@@ -12,29 +13,83 @@ internal sealed class MadeFlora
     private readonly List<Taxon> taxa = [];
 
     public MadeFlora States(string id, string states, Func<StateCharacter, StateCharacter>? with = null) =>
-        Add((with ?? (c => c))(new StateCharacter(id)
-        {
-            Part = "blade", Label = id, Question = "?", Phrase = id + " {}", States = [.. states.Split(' ').Select(state => new State(state, state, ""))], Order = characters.Count
-        }));
+        Add(
+            (with ?? (c => c))(
+                new StateCharacter(id)
+                {
+                    Part = "blade",
+                    Label = id,
+                    Question = "?",
+                    Phrase = id + " {}",
+                    States = [.. states.Split(' ').Select(state => new State(state, state, ""))],
+                    Order = characters.Count,
+                }
+            )
+        );
 
     public MadeFlora Measure(string id, Func<MeasureCharacter, MeasureCharacter>? with = null) =>
-        Add((with ?? (c => c))(new MeasureCharacter(id, MeasureUnit.Centimetre) { Part = "leaf-size", Label = id, Question = "?", Phrase = id + " {}", Order = characters.Count }));
+        Add(
+            (with ?? (c => c))(
+                new MeasureCharacter(id, MeasureUnit.Centimetre)
+                {
+                    Part = "leaf-size",
+                    Label = id,
+                    Question = "?",
+                    Phrase = id + " {}",
+                    Order = characters.Count,
+                }
+            )
+        );
 
     public MadeFlora Count(string id, Func<CountCharacter, CountCharacter>? with = null) =>
-        Add((with ?? (c => c))(new CountCharacter(id) { Part = "lobes", Label = id, Question = "?", Phrase = id + " {}", Order = characters.Count }));
+        Add(
+            (with ?? (c => c))(
+                new CountCharacter(id)
+                {
+                    Part = "lobes",
+                    Label = id,
+                    Question = "?",
+                    Phrase = id + " {}",
+                    Order = characters.Count,
+                }
+            )
+        );
 
     public MadeFlora Presence(string id, Func<PresenceCharacter, PresenceCharacter>? with = null) =>
-        Add((with ?? (c => c))(new PresenceCharacter(id) { Part = "twig", Label = id, Question = "?", Phrase = id, Order = characters.Count }));
+        Add(
+            (with ?? (c => c))(
+                new PresenceCharacter(id)
+                {
+                    Part = "twig",
+                    Label = id,
+                    Question = "?",
+                    Phrase = id,
+                    Order = characters.Count,
+                }
+            )
+        );
 
     public MadeFlora Taxon(string name, string scores, Func<Taxon, Taxon>? with = null)
     {
-        var read = scores.Split(" / ", StringSplitOptions.RemoveEmptyEntries).Select(text => text.Split(": ", 2)).ToDictionary(pair => pair[0], pair =>
-            ScoreNotation.TryParse(pair[1], characters.First(c => c.Id == pair[0]), out var score, out var problem) ? score : throw new ArgumentException(problem));
-        taxa.Add((with ?? (t => t))(new Taxon(new ScientificName(name))
-        {
-            Authority = "", Family = "Madeupaceae", CommonNames = [name.ToLowerInvariant()], Distribution = new Distribution(["ORE"], []), Settings = [Setting.Wild, Setting.Planted],
-            Abundance = Abundance.Common, Provenance = "made up", Scores = read
-        }));
+        var read = scores
+            .Split(" / ", StringSplitOptions.RemoveEmptyEntries)
+            .Select(text => text.Split(": ", 2))
+            .ToDictionary(pair => pair[0], pair => ScoreNotation.Parse(pair[1], characters.First(c => c.Id == pair[0])).Value);
+        taxa.Add(
+            (with ?? (t => t))(
+                new Taxon(new ScientificName(name))
+                {
+                    Authority = "",
+                    Family = "Madeupaceae",
+                    CommonNames = [name.ToLowerInvariant()],
+                    Distribution = new Distribution(["ORE"], []),
+                    Settings = [Setting.Wild, Setting.Planted],
+                    Abundance = Abundance.Common,
+                    Provenance = "made up",
+                    OwnScores = read,
+                }
+            )
+        );
         return this;
     }
 
@@ -47,16 +102,4 @@ internal sealed class MadeFlora
         characters.Add(character);
         return this;
     }
-}
-
-/// <summary>Short ways to write readings and questions.</summary>
-internal static class Readings
-{
-    public static Reading Is(string character, string state, Certainty certainty = Certainty.Fair) => new(character, new StatesSeen([state], StateMode.Is), certainty);
-    public static Reading Seen(string character, bool seen, Certainty certainty = Certainty.Sure) => new(character, new Sought(seen), certainty);
-    public static Reading Long(string character, double cm, int leaves = 3, Certainty certainty = Certainty.Fair) => new(character, new Measured(cm, cm, leaves), certainty);
-
-    public static SieveAnswer Ask(this Sieve sieve, params Reading[] readings) => sieve.Ask(new SieveQuestion { Readings = readings });
-    public static SieveAnswer Ask(this Sieve sieve, Circumstances circumstances, params Reading[] readings) => sieve.Ask(new SieveQuestion { Circumstances = circumstances, Readings = readings });
-    public static double Of(this SieveAnswer answer, string name) => answer.Candidates.Single(c => c.Taxon.Name.Text == name).Probability;
 }

@@ -1,8 +1,8 @@
 using NodaTime;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Observing;
-using VerdantSieve.Core.Simulating;
 using VerdantSieve.Core.Sieving;
+using VerdantSieve.Core.Simulating;
 using Xunit;
 
 namespace VerdantSieve.Core.Tests.Simulating;
@@ -10,7 +10,7 @@ namespace VerdantSieve.Core.Tests.Simulating;
 /// <summary>Made-up plants keep to their scores, and made-up observers err as often as they are told.</summary>
 public class SimulatedTests
 {
-    private static readonly Flora Flora = ShippedFlora.Flora;
+    private static readonly Flora Flora = SmallFlora.Flora;
     private static readonly Circumstances June = new() { Date = new LocalDate(2026, 6, 15) };
 
     [Fact]
@@ -23,7 +23,8 @@ public class SimulatedTests
             {
                 var state = plant.State(character);
                 Assert.Equal(state, plant.State(character));
-                if (state is not null) Assert.True(((StateScore)taxon.Scores[character.Id]).Allows(state), $"{taxon.Name}: {character.Id} {state}");
+                if (state is not null)
+                    Assert.True(((StateScore)taxon.Scores[character.Id]).Allows(state), $"{taxon.Name}: {character.Id} {state}");
             }
         }
     }
@@ -49,7 +50,8 @@ public class SimulatedTests
             var plant = new SimulatedPlant(Flora.FindTaxon("Acer circinatum")!, Flora, June, random);
             var seen = (StatesSeen)new SimulatedObserver(Flora, errs, 0, random).Read(plant, arrangement).Observation;
             read++;
-            if (seen.States[0] != plant.State(arrangement)) wrong++;
+            if (seen.States[0] != plant.State(arrangement))
+                wrong++;
         }
         // Three standard errors of a share of 2000.
         Assert.InRange(wrong / (double)read, errs - 0.027, errs + 0.027);
@@ -70,7 +72,11 @@ public class SimulatedTests
         var length = (MeasureCharacter)Flora.Character("blade-length");
         var alder = Flora.FindTaxon("Alnus rubra")!;
         var range = (RangeScore)alder.Scores["blade-length"];
-        var sizes = Enumerable.Range(0, 1000).Select(i => Math.Exp(new SimulatedPlant(alder, Flora, June, new Random(i)).LogSize(length)!.Value)).Order().ToArray();
+        var sizes = Enumerable
+            .Range(0, 1000)
+            .Select(i => Math.Exp(new SimulatedPlant(alder, Flora, June, new Random(i)).LogSize(length)!.Value))
+            .Order()
+            .ToArray();
         Assert.InRange(sizes[500], range.Low, range.High);
         // Plants' own centres spread less than single leaves do: nine in ten of them lie between the extremes.
         Assert.InRange(sizes.Count(size => size >= range.Minimum && size <= range.Maximum), 900, 1000);

@@ -9,7 +9,8 @@ namespace VerdantSieve.Core.Sieving.Columns;
 internal readonly record struct LogSpread(double Centre, double BelowWidth, double AboveWidth)
 {
     // Standard normal quantiles: 10 % lies beyond 1.2816 on one side, 1 % beyond 2.3263.
-    private const double Tenth = 1.2815515655446004, Hundredth = 2.3263478740408408;
+    private const double Tenth = 1.2815515655446004,
+        Hundredth = 2.3263478740408408;
     private const double Narrowest = 0.06;
 
     /// <summary>The part of the variance that lies within one plant; the rest lies between plants.</summary>
@@ -32,7 +33,13 @@ internal readonly record struct LogSpread(double Centre, double BelowWidth, doub
     public static LogSpread Pool(IReadOnlyList<LogSpread> spreads, double widen)
     {
         var centre = spreads.Average(s => s.Centre);
-        var width = widen * Math.Sqrt(spreads.Average(s => (s.Centre - centre) * (s.Centre - centre) + (s.BelowWidth * s.BelowWidth + s.AboveWidth * s.AboveWidth) / 2));
+        var width =
+            widen
+            * Math.Sqrt(
+                spreads.Average(s =>
+                    (s.Centre - centre) * (s.Centre - centre) + (s.BelowWidth * s.BelowWidth + s.AboveWidth * s.AboveWidth) / 2
+                )
+            );
         return new LogSpread(centre, width, width);
     }
 
@@ -52,7 +59,8 @@ internal readonly record struct LogSpread(double Centre, double BelowWidth, doub
         var (below, above) = Widths(1, error);
         // The two halves of the density hold mass in proportion to their widths.
         var lower = below / (below + above);
-        return logValue < Centre ? 2 * lower * NormalBelow((logValue - Centre) / below)
+        return logValue < Centre
+            ? 2 * lower * NormalBelow((logValue - Centre) / below)
             : lower + 2 * (1 - lower) * (NormalBelow((logValue - Centre) / above) - 0.5);
     }
 
@@ -79,14 +87,16 @@ internal static class CountSpread
         Spread(high + 1, most, 0.1, n => most - n + 1);
         var sum = chances.Sum();
         // A book is exceeded now and then: no number is quite impossible.
-        for (var n = 1; n < chances.Length; n++) chances[n] = 0.998 * chances[n] / sum + 0.002 / (chances.Length - 1);
+        for (var n = 1; n < chances.Length; n++)
+            chances[n] = 0.998 * chances[n] / sum + 0.002 / (chances.Length - 1);
         return chances;
 
         void Spread(int from, int to, double mass, Func<int, double> weight)
         {
             (from, to) = (Math.Max(1, from), Math.Min(to, chances.Length - 1));
             var total = Enumerable.Range(from, Math.Max(0, to - from + 1)).Sum(weight);
-            for (var n = from; n <= to; n++) chances[n] += mass * weight(n) / total;
+            for (var n = from; n <= to; n++)
+                chances[n] += mass * weight(n) / total;
         }
     }
 }

@@ -6,122 +6,140 @@ namespace VerdantSieve.Core.Sieving.Columns;
 
 internal sealed class StateColumn : Column
 {
-    // Leaves looked at in a fair sample: what decides whether a tree that can show a state does show it.
-    private const int FairSample = 10;
+    // Leaves looked at in a fair sample: what decides whether a tree that can show a state does show it. Where a plant does not vary, two
+    // looks.
+    private const int FairSample = 10,
+        TwoLooks = 2;
 
     private readonly StateCharacter character;
-    private readonly double[][] chances;        // state, row: what the plant shows
+    private readonly double[][] chances; // state, row: what the plant shows
+    private readonly bool[][] allowed; // state, taxon: whether its score can allow it
     private readonly Dictionary<Certainty, double[,]> confusion;
 
-    public StateColumn(StateCharacter character, Score?[] scores, Rows rows, SieveModel model) : base(character, scores, rows, model)
+    public StateColumn(StateCharacter character, ColumnSource source)
+        : base(character, source)
     {
         this.character = character;
         var count = character.States.Count;
         var even = Enumerable.Repeat(1.0 / count, count).ToArray();
-        var filled = rows.Fill([.. scores.Select(score => score is StateScore own ? Normalise(own) : null)], even);
+        var filled = Rows.Fill(
+            [.. Scores.Select(score => score is StateScore own ? character.States.Select(state => own.Share(state.Id)).ToArray() : null)],
+            even
+        );
         chances = [.. Enumerable.Range(0, count).Select(state => filled.Select(row => row[state]).ToArray())];
-        confusion = Enum.GetValues<Certainty>().ToDictionary(certainty => certainty, certainty => Slips.Confusion(character, model.SlipRate(certainty)));
+        allowed =
+        [
+            .. character.States.Select(state => Scores.Select(score => score is not StateScore own || own.Allows(state.Id)).ToArray()),
+        ];
+        confusion = Enum.GetValues<Certainty>()
+            .ToDictionary(certainty => certainty, certainty => Slips.Confusion(character, Model.SlipRate(certainty)));
     }
 
-    /// <summary>The chance that each row shows one of these states (or none of them).</summary>
-    public double[] ChanceOf(Condition condition)
+    public override double[] LastingChance(Condition condition)
     {
         var sum = new double[Rows.Count];
-        foreach (var state in condition.States) TensorPrimitives.Add(sum, chances[character.IndexOf(state)], sum);
+        foreach (var state in condition.States)
+            TensorPrimitives.Add(sum, chances[character.IndexOf(state)], sum);
         return condition.Negated ? [.. sum.Select(chance => 1 - chance)] : sum;
     }
 
-    public override Likelihood Likelihood(Reading reading, Occasion occasion)
+    public override void Fill(Reading reading, SiteAndDay when, Span<double> total, Span<double> fitting)
     {
-        var seen = (StatesSeen)reading.Observation;
-        var shown = Shown(occasion);
-        var table = confusion[reading.Certainty];
+        var seen = reading.Observation.OfStates();
         int[] states = [.. seen.States.Select(character.IndexOf)];
-        return seen.Mode == StateMode.AllSeen ? AllSeen(states, shown, table) : character.OneSided ? OneSided(states, reading.Certainty) : OneOf(states, shown, table);
+        if (seen.Mode == StateMode.AllSeen)
+            FillAllSeen(states, Shown(when), confusion[reading.Certainty], total, fitting);
+        else if (character.OneSided)
+            FillOneSided(states, Model.SlipRate(reading.Certainty), total, fitting);
+        else
+            FillOneOf(states, Shown(when), confusion[reading.Certainty], total, fitting);
     }
 
     // One of these, can't tell which; taking one of them for another is no slip.
-    private Likelihood OneOf(int[] states, double[][] shown, double[,] table)
+    private static void FillOneOf(int[] states, double[][] shown, double[,] table, Span<double> total, Span<double> fitting)
     {
-        var (total, fits) = (new double[Rows.Count], new double[Rows.Count]);
+        total.Clear();
+        fitting.Clear();
         for (var from = 0; from < shown.Length; from++)
         {
             var asRead = states.Sum(state => table[from, state]);
             TensorPrimitives.MultiplyAdd(shown[from], asRead, total, total);
-            if (states.Contains(from)) TensorPrimitives.MultiplyAdd(shown[from], asRead, fits, fits);
+            if (states.Contains(from))
+                TensorPrimitives.MultiplyAdd(shown[from], asRead, fitting, fitting);
         }
-        return new Likelihood(total, fits);
     }
 
     // Each state named must occur in a fair sample of this plant's leaves, or one that is taken for it.
-    private Likelihood AllSeen(int[] states, double[][] shown, double[,] table)
+    private void FillAllSeen(int[] states, double[][] shown, double[,] table, Span<double> total, Span<double> fitting)
     {
-        var leaves = character.Variety ? FairSample : 2;
-        var (total, fits) = (new double[Rows.Count], new double[Rows.Count]);
-        for (var row = 0; row < Rows.Count; row++)
-        {
-            (total[row], fits[row]) = (1, 1);
-            foreach (var state in states)
+        var leaves = character.Variety ? FairSample : TwoLooks;
+        total.Fill(1);
+        fitting.Fill(1);
+        foreach (var state in states)
+            for (var row = 0; row < Rows.Count; row++)
             {
                 var occurs = 1 - Math.Pow(1 - shown[state][row], leaves);
                 var mistaken = 0.0;
                 for (var from = 0; from < shown.Length; from++)
-                    if (from != state) mistaken += shown[from][row] * table[from, state];
+                    if (from != state)
+                        mistaken += shown[from][row] * table[from, state];
                 var right = occurs * table[state, state];
                 total[row] *= right + (1 - occurs) * mistaken;
-                fits[row] *= right;
+                fitting[row] *= right;
             }
-        }
-        return new Likelihood(total, fits);
     }
 
     // A kind at home in many states is not the less at home in each; one at home in few is seldom met outside them.
-    private Likelihood OneSided(int[] states, Certainty certainty)
+    private void FillOneSided(int[] states, double rate, Span<double> total, Span<double> fitting)
     {
-        var rate = Model.SlipRate(certainty);
-        var (total, fits) = (new double[Rows.Count], new double[Rows.Count]);
         for (var row = 0; row < Rows.Count; row++)
         {
-            var (most, breadth, here) = (0.0, 0.0, 0.0);
-            for (var state = 0; state < chances.Length; state++) most = Math.Max(most, chances[state][row]);
-            for (var state = 0; state < chances.Length; state++) breadth += chances[state][row] / most;
-            foreach (var state in states) here = Math.Max(here, chances[state][row] / most);
-            var stray = Math.Min(0.5, 0.1 + 0.08 * breadth);
-            fits[row] = (1 - rate) * (stray + (1 - stray) * here);
-            total[row] = fits[row] + rate * 0.5;
+            var (most, sum, here) = (0.0, 0.0, 0.0);
+            for (var state = 0; state < chances.Length; state++)
+            {
+                most = Math.Max(most, chances[state][row]);
+                sum += chances[state][row];
+            }
+            foreach (var state in states)
+                here = Math.Max(here, chances[state][row] / most);
+            // The more states a kind is at home in, the oftener it strays into others.
+            var stray = Math.Min(0.5, 0.1 + 0.08 * sum / most);
+            fitting[row] = (1 - rate) * (stray + (1 - stray) * here);
+            total[row] = fitting[row] + rate * 0.5;
         }
-        return new Likelihood(total, fits);
     }
 
-    public override bool Allows(int taxon, Observation observation, Occasion occasion)
+    public override bool Allows(Row taxon, Observation observation, SiteAndDay when)
     {
-        if (Scores[taxon] is not StateScore score) return true;
-        var seen = (StatesSeen)observation;
-        if (occasion.Planted && character.GardenForm?.State is { } lacking && seen.States.Contains(lacking)) return true;
+        var seen = observation.OfStates();
+        if (when.Planted && character.GardenForm?.State is { } lacking && seen.States.Contains(lacking))
+            return true;
         var all = seen.Mode == StateMode.AllSeen;
         foreach (var state in seen.States)
-            if (score.Allows(state) != all) return !all;
+            if (allowed[character.IndexOf(state)][taxon.Index] != all)
+                return !all;
         return all;
     }
 
-    public override IReadOnlyList<double[]> Outcomes(Occasion occasion) =>
-        [.. Enumerable.Range(0, chances.Length).Select(state => OneOf([state], chances, confusion[Certainty.Fair]).Total)];
+    protected override IReadOnlyList<double[]> Outcomes(SiteAndDay when) =>
+        [
+            .. Enumerable
+                .Range(0, chances.Length)
+                .Select(state =>
+                {
+                    var (total, fitting) = (new double[Rows.Count], new double[Rows.Count]);
+                    FillOneOf([state], chances, confusion[Certainty.Fair], total, fitting);
+                    return total;
+                }),
+        ];
 
     // Where planted, some plants are garden forms that lack what the wild plant has.
-    private double[][] Shown(Occasion occasion)
+    private double[][] Shown(SiteAndDay when)
     {
-        var lacking = occasion.Lacking(character);
-        if (lacking == 0) return chances;
+        var lacking = when.Lacking(character);
+        if (lacking == 0)
+            return chances;
         var state = character.IndexOf(character.GardenForm!.State!);
         return [.. chances.Select((column, s) => column.Select(chance => (1 - lacking) * chance + (s == state ? lacking : 0)).ToArray())];
-    }
-
-    private double[] Normalise(StateScore score)
-    {
-        var weights = new double[character.States.Count];
-        foreach (var state in score.States) weights[character.IndexOf(state.State)] = state.Weight;
-        var sum = weights.Sum();
-        for (var i = 0; i < weights.Length; i++) weights[i] /= sum;
-        return weights;
     }
 }

@@ -1,13 +1,11 @@
 using Microsoft.AspNetCore.Mvc;
-using VerdantSieve.Core.Botany;
-using VerdantSieve.Core.Curating;
-using VerdantSieve.Core.Formats;
 using VerdantSieve.Store.Curating;
 using VerdantSieve.Web.Curating;
 
 namespace VerdantSieve.Web.Pages.Desk;
 
 /// <summary>The changes to the flora, newest first, and the way back from each.</summary>
+[AuthorizePosts(CuratorAccess.ChangesTaxa)]
 public sealed class HistoryModel(FloraShelf shelf, RevisionBook revisions) : FloraPage(shelf)
 {
     public string? Taxon { get; private set; }
@@ -15,36 +13,41 @@ public sealed class HistoryModel(FloraShelf shelf, RevisionBook revisions) : Flo
     public bool Kept { get; private set; }
     public int Edition => Open.Flora.About.Edition;
     public bool MayChange => User.MayChange();
-    public IReadOnlyList<(RevisionRow Row, IReadOnlyList<FieldChange> Changes)> Rows { get; private set; } = [];
+    public IReadOnlyList<Revision> Rows { get; private set; } = [];
 
-    public async Task OnGet(string? taxon, bool kept)
+    public async Task OnGet(string? taxon, bool kept, CancellationToken cancel)
     {
         (Taxon, Kept) = (taxon is { Length: > 0 } ? taxon : null, kept);
-        Rows = [.. (await revisions.List(Open.Flora.About.Id, Taxon)).Select(row => (row, ChangesOf(row)))];
+        Rows = await revisions.List(Open.Flora, Taxon, cancel: cancel);
     }
 
-    public async Task<IActionResult> OnPostUndo(long id, string? taxon)
+    public async Task<IActionResult> OnPostUndo(long id, string? taxon, CancellationToken cancel)
     {
-        if (!MayChange) return Forbid();
         try
         {
-            var (flora, problem) = await revisions.Undo(Open.Flora, id, User.Shown());
-            if (flora is not null)
+            var outcome = await revisions.Undo(Open.Flora, id, User.Shown(), cancel);
+            if (outcome.Has(out var flora))
             {
-                Open.Replace(flora);
-                return RedirectToPage("/Desk/History", new { taxon, kept = true, flora = Open.Named });
+                Shelf.Put(flora);
+                return RedirectToPage(
+                    null,
+                    null,
+                    new
+                    {
+                        taxon,
+                        kept = true,
+                        flora = Open.Named,
+                    }
+                );
             }
-            Problem = problem;
+            Problem = outcome.Faults[0].Message;
         }
-        catch (StaleEditionException stale) { Problem = stale.Message; }
+        catch (StaleEditionException stale)
+        {
+            Problem = stale.Message;
+        }
         Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
-        await OnGet(taxon, false);
+        await OnGet(taxon, false, cancel);
         return Page();
     }
-
-    // The files of an old edition may no longer fit the vocabulary; then the change is told by its reason alone.
-    private IReadOnlyList<FieldChange> ChangesOf(RevisionRow row) =>
-        Read(row, row.Before) is { } before && Read(row, row.After) is { } after ? ChangeEffect.Between(before, after, Open.Flora.Characters) : [];
-
-    private Taxon? Read(RevisionRow row, string text) => FloraReader.ReadTaxon(new SourceFile(TaxonWriter.Path(new ScientificName(row.TaxonName)), text), Open.Flora).Taxon;
 }

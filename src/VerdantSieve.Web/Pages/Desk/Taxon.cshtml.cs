@@ -1,6 +1,7 @@
 using Microsoft.AspNetCore.Authorization;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
+using VerdantSieve.Core;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Curating;
 using VerdantSieve.Core.Formats;
@@ -11,15 +12,18 @@ using VerdantSieve.Web.Curating;
 
 namespace VerdantSieve.Web.Pages.Desk;
 
-/// <summary>Changes one taxon: a score by its drawn states or its numbers, or the whole file as text. What a change does is shown before it is kept.</summary>
-[Authorize(Roles = $"{CuratorRoles.Curator},{CuratorRoles.Keeper}")]
+/// <summary>Changes one taxon: a score by its drawn states or its numbers, or the whole file as text. What a change does is shown before it
+/// is kept.</summary>
+[Authorize(CuratorAccess.ChangesTaxa)]
 public sealed class TaxonModel(FloraShelf shelf, RevisionBook revisions, LookBook looks) : FloraPage(shelf)
 {
-    private const int LooksAsked = 5;
+    // Of the newest looks with this flora, a few that have readings are asked again.
+    private const int LooksConsidered = 50,
+        LooksAsked = 5;
 
     public Taxon Taxon { get; private set; } = null!;
     public int Edition => Open.Flora.About.Edition;
-    public IReadOnlyList<(string Part, IReadOnlyList<Character> Characters)> Parts => Open.Parts;
+    public IReadOnlyList<PlantPart> Parts => Open.Parts;
     public string WindowPlace => Open.Flora.WindowPlace(Taxon).Name;
 
     /// <summary>The score being changed; null where none is.</summary>
@@ -39,80 +43,104 @@ public sealed class TaxonModel(FloraShelf shelf, RevisionBook revisions, LookBoo
 
     public IActionResult OnGet(string slug, string? character, bool text)
     {
-        if (!Find(slug)) return NotFound();
-        if (character is not null && Open.Flora.FindCharacter(character) is { } asked) Form = ScoreForm.Of(asked, Taxon.Scores.GetValueOrDefault(asked.Id));
-        (AsText, After) = (text, TaxonWriter.Write(Taxon, Open.Flora.Characters));
+        if (!Find(slug))
+            return NotFound();
+        if (character is not null && Open.Flora.FindCharacter(character) is { } asked)
+            Form = ScoreForm.Of(asked, Taxon.Score(asked.Id));
+        (AsText, After) = (text, TaxonWriter.Write(Taxon, Open.Flora.Vocabulary));
         return Page();
     }
 
-    public async Task<IActionResult> OnPostScore(string slug, string character)
+    public async Task<IActionResult> OnPostScore(string slug, string character, CancellationToken cancel)
     {
-        if (!Find(slug) || Open.Flora.FindCharacter(character) is not { } asked) return NotFound();
+        if (!Find(slug) || Open.Flora.FindCharacter(character) is not { } asked)
+            return NotFound();
         Form = ScoreForm.Sent(asked, Request.Form);
-        var (score, field, problem) = Form.TakesAway ? (null, "", "") : Form.Read();
-        if (problem.Length > 0)
+        var scores = Taxon.OwnScores.ToDictionary();
+        scores.Remove(character);
+        if (!Form.TakesAway)
         {
-            Field = field;
-            return Refused(problem);
+            var outcome = Form.Read();
+            if (!outcome.Has(out var score))
+            {
+                Field = outcome.Faults[0].At;
+                return Refused(outcome.Faults[0].Message);
+            }
+            scores[character] = score;
         }
-        var scores = Taxon.Scores.Where(pair => pair.Key != character && !Taxon.Inferred.Contains(pair.Key)).ToDictionary();
-        if (score is not null) scores[character] = score;
-        return await Preview(TaxonWriter.Write(Taxon with { Scores = scores, Inferred = new HashSet<string>() }, Open.Flora.Characters));
+        return await Preview(TaxonWriter.Write(Taxon with { OwnScores = scores }, Open.Flora.Vocabulary), cancel);
     }
 
-    public async Task<IActionResult> OnPostText(string slug, string? after)
+    public async Task<IActionResult> OnPostText(string slug, string? after, CancellationToken cancel)
     {
-        if (!Find(slug)) return NotFound();
+        if (!Find(slug))
+            return NotFound();
         AsText = true;
-        return await Preview((after ?? "").ReplaceLineEndings("\n"));
+        return await Preview((after ?? "").ReplaceLineEndings("\n"), cancel);
     }
 
-    public async Task<IActionResult> OnPostKeep(string slug, string? after, string? why, int edition)
+    public async Task<IActionResult> OnPostKeep(string slug, string? after, string? why, int edition, CancellationToken cancel)
     {
-        if (!Find(slug)) return NotFound();
+        if (!Find(slug))
+            return NotFound();
         (After, Why) = ((after ?? "").ReplaceLineEndings("\n"), why?.Trim() ?? "");
         if (Why.Length == 0)
         {
             WhyMissing = true;
             Problems = ["Say why, and where the values come from: the history keeps it."];
-            return await Preview(After);
+            return await Preview(After, cancel);
         }
-        if (edition != Edition)
-        {
-            Problems = [new StaleEditionException(Edition).Message];
-            return await Preview(After);
-        }
-        var (taxon, faults) = Read(After);
-        if (taxon is null) return Refused([.. faults.Select(Say)]);
+        var text = Read(After);
+        if (!text.Has(out var taxon))
+            return Refused([.. text.Faults.Select(Say)]);
         try
         {
-            Open.Replace(await revisions.Keep(Open.Flora, taxon, User.Shown(), Why));
+            if (edition != Edition)
+                throw new StaleEditionException(Edition);
+            Shelf.Put(await revisions.Keep(Open.Flora, taxon, User.Shown(), Why, cancel: cancel));
         }
         catch (StaleEditionException stale)
         {
             Problems = [stale.Message];
-            return await Preview(After);
+            return await Preview(After, cancel);
         }
-        return RedirectToPage("/Desk/History", new { taxon = Taxon.Name.Text, kept = true, flora = Open.Named });
+        return RedirectToPage(
+            "/Desk/History",
+            new
+            {
+                taxon = Taxon.Name.Text,
+                kept = true,
+                flora = Open.Named,
+            }
+        );
     }
 
-    private async Task<IActionResult> Preview(string after)
+    private async Task<IActionResult> Preview(string after, CancellationToken cancel)
     {
         After = after;
-        var (taxon, faults) = Read(after);
-        if (taxon is null) return Refused([.. faults.Select(Say)]);
+        var text = Read(after);
+        if (!text.Has(out var taxon))
+            return Refused([.. text.Faults.Select(Say)]);
         var asked = new List<(string, string, SieveQuestion)>();
-        foreach (var entry in (await looks.List(Open.Flora.About.Id, take: 50)).Where(entry => entry.Readings > 0).Take(LooksAsked))
-            if (await looks.Find(entry.Id) is { } look) asked.Add((entry.Id, entry.Place, LookQuestion.Of(look.Content, Open.Flora)));
-        Effect = ChangeEffect.Of(Open.Sieve, taxon, asked);
-        if (Problems.Count > 0) Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
+        foreach (
+            var entry in (await looks.List(Open.Flora.About.Id, take: LooksConsidered, cancel: cancel))
+                .Where(entry => entry.Readings > 0)
+                .Take(LooksAsked)
+        )
+            if (await looks.Find(entry.Id, cancel) is { } look)
+                asked.Add((entry.Id, entry.Place, LookQuestion.Of(look.Content, Open.Flora).Question));
+        Effect = ChangeEffect.Of(Open.Sieve, Open.Drawn, taxon, asked, cancel);
+        if (Problems.Count > 0)
+            Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
         return Page();
     }
 
-    private (Taxon? Taxon, IReadOnlyList<Fault> Faults) Read(string text)
+    private Outcome<Taxon> Read(string text)
     {
-        var (taxon, faults) = FloraReader.ReadTaxon(new SourceFile(TaxonWriter.Path(Taxon.Name), text), Open.Flora);
-        return taxon is null || taxon.Name == Taxon.Name ? (taxon, faults) : (null, [new Fault("", 1, $"the name must stay {Taxon.Name}: another kind is another file")]);
+        var outcome = FloraReader.ReadTaxon(new SourceFile(TaxonWriter.Path(Taxon.Name), text), Open.Flora);
+        return outcome.Then<Taxon>(taxon =>
+            taxon.Name == Taxon.Name ? taxon : Fault.InFile("", 1, $"the name must stay {Taxon.Name}: another kind is another file")
+        );
     }
 
     private static string Say(Fault fault) => $"Line {fault.Line}: {fault.Message}.";
@@ -126,7 +154,8 @@ public sealed class TaxonModel(FloraShelf shelf, RevisionBook revisions, LookBoo
 
     private bool Find(string slug)
     {
-        if (Open.FindBySlug(slug) is not { } taxon) return false;
+        if (Open.FindBySlug(slug) is not { } taxon)
+            return false;
         Taxon = taxon;
         return true;
     }

@@ -1,4 +1,5 @@
 using System.Text.RegularExpressions;
+using VerdantSieve.Core;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Measuring;
 using VerdantSieve.Core.Observing;
@@ -20,22 +21,37 @@ public sealed partial class ReadForm
     public string? Origin { get; set; }
 
     /// <summary>Checks the form against the flora. A bare number is in the reader's own units.</summary>
-    public CheckedReading Check(Flora flora, LengthStyle style)
+    public Outcome<Reading> Check(Flora flora, LengthStyle style)
     {
         int? leaves = null;
         if (!Unknown && Leaves is { Length: > 0 } typed)
         {
-            if (!int.TryParse(typed.Trim(), out var count) || count is < 1 or > 1000)
-                return new CheckedReading(null, new FieldProblem("leaves", typed, "It must be a whole number from 1 to 1000."));
+            if (!int.TryParse(typed.Trim(), out var count) || count is < 1 or > Measured.MostLeaves)
+                return Fault.AtField("leaves", typed, $"It must be a whole number from 1 to {Measured.MostLeaves}.");
             leaves = count;
         }
-        var text = Text?.Trim();
-        if (style == LengthStyle.Inches && text is not null && flora.FindCharacter(Character ?? "") is MeasureCharacter { Unit: not MeasureUnit.Ratio } measure && !Named().IsMatch(text))
-            text += measure.Unit == MeasureUnit.Metre ? " ft" : " in";
-        return ReadingDesk.Check(new RawReading(Character)
+        var raw = new RawReading(Character)
         {
-            States = States.Count > 0 ? States : null, Mode = Mode, Text = text, Leaves = leaves, Seen = Seen, Today = Today, Unknown = Unknown, Certainty = Certainty, Origin = Origin
-        }, flora);
+            States = States.Count > 0 ? States : null,
+            Mode = Mode,
+            Text = WithUnit(Text?.Trim(), flora, style),
+            Leaves = leaves,
+            Seen = Seen,
+            Today = Today,
+            Unknown = Unknown,
+            Certainty = Certainty,
+            Origin = Origin,
+        };
+        return ReadingDesk.Check(raw, flora);
+    }
+
+    private string? WithUnit(string? text, Flora flora, LengthStyle style)
+    {
+        if (style == LengthStyle.Metric || text is null || Named().IsMatch(text))
+            return text;
+        if (flora.FindCharacter(Character ?? "") is not MeasureCharacter { Unit: not MeasureUnit.Ratio } measure)
+            return text;
+        return text + (measure.Unit == MeasureUnit.Metre ? " ft" : " in");
     }
 
     // A unit stands behind a number; words such as "about" or "mostly" do not.

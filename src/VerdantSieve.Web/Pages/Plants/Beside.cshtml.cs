@@ -25,52 +25,72 @@ public sealed class BesideModel(FloraShelf shelf, LookBook book) : FloraPage(she
     public double Most => Telling.Select(row => row.Bits).DefaultIfEmpty(1).Max();
 
     public IReadOnlyList<(Taxon Taxon, Taxon Other, string Mark)> Marks =>
-        [.. from taxon in Taxa from other in Taxa from look in taxon.Doubles where look.Name == other.Name.Text select (taxon, other, look.Mark)];
+        [
+            .. from taxon in Taxa
+            from other in Taxa
+            from look in taxon.Doubles
+            where look.Name == other.Name.Text
+            select (taxon, other, look.Mark),
+        ];
 
     /// <summary>The names asked for, as typed where one is not known.</summary>
     public IReadOnlyList<string> Asked { get; private set; } = [];
 
     // An address, a scientific name old or new, or a common name that only one kind has.
-    private Taxon? Resolve(string name) => Open.FindBySlug(name) ?? Open.Flora.FindTaxon(name)
-        ?? (Open.Flora.Taxa.Where(taxon => taxon.CommonNames.Contains(name, StringComparer.OrdinalIgnoreCase)).Take(2).ToArray() is [var one] ? one : null);
+    private Taxon? Resolve(string name) =>
+        Open.FindBySlug(name)
+        ?? Open.Flora.FindTaxon(name)
+        ?? (
+            Open.Flora.Taxa.Where(taxon => taxon.CommonNames.Contains(name, StringComparer.OrdinalIgnoreCase)).Take(2).ToArray()
+                is [var one]
+                ? one
+                : null
+        );
 
-    /// <summary>Maps a value to hundredths of what the kinds shown take up together.</summary>
-    public Func<double, double>? Scale(Separation row)
-    {
-        var ranges = row.Scores.OfType<RangeScore>().ToArray();
-        var (low, high) = (Math.Log(ranges.Min(range => Math.Max(range.Minimum, 1e-3))), Math.Log(ranges.Max(range => range.Maximum)));
-        return high - low < 1e-6 ? null : value => 100 * (Math.Log(Math.Max(value, 1e-3)) - low) / (high - low);
-    }
+    /// <summary>Where values stand in what the kinds shown take up together.</summary>
+    public static LogScale? Scale(Separation row) =>
+        LogScale.Over(row.Scores.OfType<RangeScore>().Select(range => (range.Minimum, range.Maximum)));
 
     public string Sentence
     {
         get
         {
-            if (Telling.Count == 0) return "By what the flora says, nothing tells these apart.";
+            if (Telling.Count == 0)
+                return "By what the flora says, nothing tells these apart.";
             var best = Wording.Join([.. Telling.Take(3).Select(row => row.Character.Label)], "and");
             return $"They differ most in these: {best}. {Shared.Count} characters are the same in all.";
         }
     }
 
-    public async Task OnGet(string[] taxa, string? look)
+    public async Task OnGet(string[] taxa, string? look, CancellationToken cancel)
     {
         Asked = [.. taxa.Select(name => name?.Trim() ?? "").Where(name => name.Length > 0).Distinct()];
-        var known = Asked.Select(name => (name, Taxon: Resolve(name))).ToArray();
-        var found = known.Select(pair => pair.Taxon).OfType<Taxon>().Distinct().ToArray();
-        if (known.FirstOrDefault(pair => pair.Taxon is null).name is { } unknown) Problem = $"“{unknown}” is not in this flora; choose a name from the list.{(found.Length > 1 ? " The others are shown." : "")}";
-        else Asked = [.. found.Select(taxon => taxon.Name.Text)];
-        if (found.Length > MostTaxa) Problem = $"At most {MostTaxa} kinds fit side by side; the first {MostTaxa} are shown.";
-        else if (found.Length == 1 && Problem is null) Problem = "Choose at least two kinds.";
+        var known = Asked.Select(name => (Name: name, Taxon: Resolve(name))).ToArray();
+        Taxon[] found = [.. known.Select(pair => pair.Taxon).OfType<Taxon>().DistinctBy(taxon => taxon.Name)];
+        var unknown = known.FirstOrDefault(pair => pair.Taxon is null).Name;
+        Problem = Amiss(unknown, found.Length);
+        if (unknown is null)
+            Asked = [.. found.Select(taxon => taxon.Name.Text)];
         Taxa = [.. found.Take(MostTaxa)];
         var circumstances = Circumstances.Unknown;
-        if (look is not null && await book.Find(look) is { } kept)
+        if (look is not null && await book.Find(look, cancel) is { } kept)
         {
             Look = look;
-            circumstances = LookQuestion.Of(kept.Content, Open.Flora).Circumstances;
+            circumstances = LookQuestion.Of(kept.Content, Open.Flora).Question.Circumstances;
         }
-        if (Taxa.Count < 2) return;
+        if (Taxa.Count < 2)
+            return;
         var separations = Open.Sieve.TellApart(Taxa, circumstances);
         Telling = [.. separations.Where(row => row.Bits >= Telltale)];
         Shared = [.. separations.Where(row => row.Bits < Telltale && row.Scores.All(score => score is not null))];
+    }
+
+    private static string? Amiss(string? unknown, int found)
+    {
+        if (found > MostTaxa)
+            return $"At most {MostTaxa} kinds fit side by side; the first {MostTaxa} are shown.";
+        if (unknown is not null)
+            return $"“{unknown}” is not in this flora; choose a name from the list.{(found > 1 ? " The others are shown." : "")}";
+        return found == 1 ? "Choose at least two kinds." : null;
     }
 }

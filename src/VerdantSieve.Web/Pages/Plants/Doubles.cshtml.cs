@@ -14,22 +14,24 @@ public sealed class DoublesModel(FloraShelf shelf) : FloraPage(shelf)
     public bool More { get; private set; }
     public IReadOnlyList<(Taxon Taxon, Taxon Other, string Mark)> Cards { get; private set; } = [];
 
-    public IEnumerable<string> Families => Open.Flora.Taxa.Select(taxon => taxon.Family).Distinct().Order();
+    public IEnumerable<string> Families => Open.Families.Select(family => family.Key);
 
-    public IEnumerable<(string Code, string Name)> Countries => Open.Flora.Taxa.SelectMany(taxon => taxon.Distribution.Native.Concat(taxon.Distribution.Introduced)).Distinct()
-        .Select(code => (code, Name: Regions.Name(code))).OrderBy(pair => pair.Name, StringComparer.Ordinal);
+    public IReadOnlyList<string> Countries => Open.Flora.Countries;
 
     public void OnGet(string? of, string? region, string? family)
     {
         Of = Open.FindBySlug(of);
         Region = region is { Length: > 0 } && Regions.Exists(region) ? region : null;
         Family = family is { Length: > 0 } ? family : null;
-        var cards = from taxon in Of is { } one ? [one] : Open.Flora.Taxa
-                    from look in taxon.Doubles
-                    let other = Open.Flora.FindTaxon(look.Name)
-                    where other is not null && (Family is null || taxon.Family == Family)
-                        && (Region is null || (taxon.Distribution.Includes(Region) && other.Distribution.Includes(Region)))
-                    select (taxon, other, look.Mark);
+        var cards =
+            from taxon in Of is { } one ? [one] : Open.Flora.Taxa
+            from look in taxon.Doubles
+            let other = Open.Flora.FindTaxon(look.Name)
+            where
+                other is not null
+                && (Family is null || taxon.Family == Family)
+                && (Region is null || (taxon.Distribution.Includes(Region) && other.Distribution.Includes(Region)))
+            select (taxon, other, look.Mark);
         var all = cards.Take(Most + 1).ToArray();
         (Cards, More) = ([.. all.Take(Most)], all.Length > Most);
     }

@@ -1,3 +1,4 @@
+using VerdantSieve.Core;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Web.Shared;
@@ -15,28 +16,30 @@ public sealed class IndexModel(FloraShelf shelf) : FloraPage(shelf)
     public string? Region { get; private set; }
     public HazardKind? Hazard { get; private set; }
     public bool MisspeltOnly { get; private set; }
-    public IReadOnlyList<IGrouping<string, Taxon>> Families { get; private set; } = [];
+    public IReadOnlyList<IGrouping<string?, Taxon>> Families { get; private set; } = [];
 
     /// <summary>Whether only some kinds are asked for; else families and genera are shown.</summary>
     public bool Narrowed => Find is not null || Family is not null || Genus is not null || Region is not null || Hazard is not null;
 
-    public string FamilyWord(string family) => Open.Flora.FamilyWord(family);
+    public string FamilyWord(string? family) => family is null ? "" : Open.Flora.FamilyWord(family);
 
-    public IEnumerable<(string Family, int Count)> AllFamilies => Open.Flora.Taxa.CountBy(taxon => taxon.Family).OrderBy(pair => pair.Key).Select(pair => (pair.Key, pair.Value));
-
-    public IEnumerable<(string Code, string Name)> Countries => Open.Flora.Taxa.SelectMany(taxon => taxon.Distribution.Native.Concat(taxon.Distribution.Introduced)).Distinct()
-        .Select(code => (code, Name: Regions.Name(code))).OrderBy(pair => pair.Name, StringComparer.Ordinal);
+    public IReadOnlyList<string> Countries => Open.Flora.Countries;
 
     public string Sentence
     {
         get
         {
             var said = new List<string>();
-            if (Find is not null) said.Add($"that go by “{Find}”");
-            if (Genus is not null) said.Add($"of the genus {Genus}");
-            if (Family is not null) said.Add($"of {Family}");
-            if (Region is not null) said.Add($"known from {Regions.Name(Region)}");
-            if (Hazard is { } kind) said.Add(kind switch { HazardKind.SkinIrritant => "that burn the skin", HazardKind.Poisonous => "that are poisonous", HazardKind.Thorns => "with thorns or prickles", _ => "with irritating hairs" });
+            if (Find is not null)
+                said.Add($"that go by “{Find}”");
+            if (Genus is not null)
+                said.Add($"of the genus {Genus}");
+            if (Family is not null)
+                said.Add($"of {Family}");
+            if (Region is not null)
+                said.Add($"known from {Regions.Name(Region)}");
+            if (Hazard is { } kind)
+                said.Add(Say.ThatHave(kind));
             var count = Families.Sum(family => family.Count());
             return $"Here are {count} {Wording.Join(said, "and")}.";
         }
@@ -48,13 +51,18 @@ public sealed class IndexModel(FloraShelf shelf) : FloraPage(shelf)
         Family = family is { Length: > 0 } ? family : null;
         Genus = genus is { Length: > 0 } ? genus : null;
         Region = region is { Length: > 0 } && Regions.Exists(region) ? region : null;
-        Hazard = Enum.TryParse<HazardKind>(hazard, out var kind) ? kind : null;
+        Hazard = EnumWords.TryRead<HazardKind>(hazard, out var kind) ? kind : null;
         IEnumerable<Taxon> taxa = Open.Flora.Taxa;
-        if (Find is not null) (taxa, MisspeltOnly) = Open.FindTaxaOrNear(Find);
-        if (Family is not null) taxa = taxa.Where(taxon => taxon.Family == Family);
-        if (Genus is not null) taxa = taxa.Where(taxon => taxon.Name.Genus == Genus);
-        if (Region is not null) taxa = taxa.Where(taxon => taxon.Distribution.Includes(Region));
-        if (Hazard is not null) taxa = taxa.Where(taxon => taxon.Hazards.Any(h => h.Kind == Hazard));
+        if (Find is not null)
+            (taxa, MisspeltOnly) = Open.FindTaxa(Find);
+        if (Family is not null)
+            taxa = taxa.Where(taxon => taxon.Family == Family);
+        if (Genus is not null)
+            taxa = taxa.Where(taxon => taxon.Name.Genus == Genus);
+        if (Region is not null)
+            taxa = taxa.Where(taxon => taxon.Distribution.Includes(Region));
+        if (Hazard is not null)
+            taxa = taxa.Where(taxon => taxon.Hazards.Any(h => h.Kind == Hazard));
         Families = [.. taxa.GroupBy(taxon => taxon.Family).OrderBy(group => group.Key)];
     }
 }

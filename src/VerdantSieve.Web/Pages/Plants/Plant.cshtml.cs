@@ -1,4 +1,5 @@
 using Microsoft.AspNetCore.Mvc;
+using VerdantSieve.Core;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Measuring;
 using VerdantSieve.Core.Seasons;
@@ -9,42 +10,71 @@ namespace VerdantSieve.Web.Pages.Plants;
 /// <summary>All that the flora says of one taxon.</summary>
 public sealed class PlantModel(FloraShelf shelf) : FloraPage(shelf)
 {
-    private const double DaysInYear = 365;
+    private const double DaysInYear = SeasonWindow.DaysInYear;
+
+    // The seasons shown, each with its label and the class of its strip.
+    private static readonly (string Character, string Label, string Css)[] Seasons =
+    [
+        (CharacterIds.Flowering, "In flower", "flower"),
+        (CharacterIds.Fruiting, "In fruit", "fruit"),
+    ];
 
     public Taxon Taxon { get; private set; } = null!;
     public LengthStyle Style => Units.Of(Request);
-    public string FamilyWord => Open.Flora.FamilyWord(Taxon.Family);
 
-    public IReadOnlyList<(string Part, IReadOnlyList<(Character Character, Score Score)> Rows)> Scores =>
-        [.. Open.Parts.Select(part => (part.Part, (IReadOnlyList<(Character, Score)>)[.. part.Characters.Where(c => Taxon.Scores.ContainsKey(c.Id)).Select(c => (c, Taxon.Scores[c.Id]))]))
-            .Where(part => part.Item2.Count > 0)];
+    /// <summary>What is scored, by part of the plant.</summary>
+    public IReadOnlyList<(string? Part, IReadOnlyList<Scored> Rows)> Scores { get; private set; } = [];
 
-    public IReadOnlyList<(Taxon Taxon, string Mark)> Doubles =>
-        [.. Taxon.Doubles.Select(look => (Taxon: Open.Flora.FindTaxon(look.Name), look.Mark)).Where(pair => pair.Taxon is not null).Select(pair => (pair.Taxon!, pair.Mark))];
+    /// <summary>What it is taken for, with the mark that tells.</summary>
+    public IReadOnlyList<(Taxon Taxon, string Mark)> Doubles { get; private set; } = [];
 
     /// <summary>The taxa most like it by Gower's coefficient, whoever wrote them down as doubles or not.</summary>
-    public IReadOnlyList<Taxon> MostLike => Open.MostLike(Taxon);
+    public IReadOnlyList<Taxon> MostLike { get; private set; } = [];
 
     public string WhyNotParted => Taxon.Aggregate is { } name ? Open.Flora.About.Aggregates.GetValueOrDefault(name, "") : "";
 
-    public IReadOnlyList<(string Label, string Css, SeasonWindow Window)> Calendar =>
-        [.. new[] { ("flowering", "In flower", "flower"), ("fruiting", "In fruit", "fruit") }
-            .Where(row => Taxon.Scores.GetValueOrDefault(row.Item1) is SeasonScore)
-            .Select(row => (row.Item2, row.Item3, ((SeasonScore)Taxon.Scores[row.Item1]).Window))];
+    public IReadOnlyList<(string Label, string Css, SeasonWindow Window)> Calendar { get; private set; } = [];
 
     public int Edition => Open.Flora.About.Edition;
     public string WindowPlace => Open.Flora.WindowPlace(Taxon).Name;
 
+    /// <summary>Where it is native, in words.</summary>
+    public string NativeTo
+    {
+        get
+        {
+            if (!Taxon.Distribution.Countries.Any())
+                return "the flora does not say";
+            return Taxon.Distribution.Native.Count == 0
+                ? "none of the countries that are named here"
+                : string.Join(", ", Taxon.Distribution.Native.Select(Country));
+        }
+    }
+
     /// <summary>A country, with how common the taxon is there where that is not as elsewhere.</summary>
     public string Country(string code) =>
-        Taxon.Distribution.Local.TryGetValue(code, out var abundance) ? $"{Regions.Name(code)} ({abundance.ToString().ToLowerInvariant()})" : Regions.Name(code);
+        Taxon.Distribution.Local.TryGetValue(code, out var abundance) ? $"{Regions.Name(code)} ({abundance.Word()})" : Regions.Name(code);
 
     public string CalendarWords => string.Join("; ", Calendar.Select(row => $"{row.Label} {row.Window}"));
 
     public IActionResult OnGet(string slug)
     {
-        if (Open.FindBySlug(slug) is not { } taxon) return NotFound();
+        if (Open.FindBySlug(slug) is not { } taxon)
+            return NotFound();
         Taxon = taxon;
+        Scores = [.. Open.Parts.Select(part => (part.Part, Rows: ScoredIn(part))).Where(part => part.Rows.Count > 0)];
+        Doubles =
+        [
+            .. from alike in taxon.Doubles let other = Open.Flora.FindTaxon(alike.Name) where other is not null select (other, alike.Mark),
+        ];
+        MostLike = Open.MostLike(taxon);
+        Calendar =
+        [
+            .. from row in Seasons
+            let season = taxon.Score(row.Character) as SeasonScore
+            where season is not null
+            select (row.Label, row.Css, season.Window),
+        ];
         return Page();
     }
 
@@ -54,9 +84,15 @@ public sealed class PlantModel(FloraShelf shelf) : FloraPage(shelf)
         var from = window.StartDay;
         var untilNewYear = Math.Min(window.Length, (int)DaysInYear - from);
         yield return (100 * from / DaysInYear, 100 * untilNewYear / DaysInYear);
-        if (window.Length > untilNewYear) yield return (0, 100 * (window.Length - untilNewYear) / DaysInYear);
+        if (window.Length > untilNewYear)
+            yield return (0, 100 * (window.Length - untilNewYear) / DaysInYear);
     }
 
-    /// <summary>Maps a value to hundredths of what the whole flora takes up.</summary>
-    public Func<double, double>? Scale(Character character) => Open.Scale(character);
+    private IReadOnlyList<Scored> ScoredIn(PlantPart part) =>
+        [
+            .. from character in part.Characters
+            let score = Taxon.Score(character.Id)
+            where score is not null
+            select new Scored(character, score),
+        ];
 }

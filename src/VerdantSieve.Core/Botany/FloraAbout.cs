@@ -1,0 +1,28 @@
+using VerdantSieve.Core.Seasons;
+
+namespace VerdantSieve.Core.Botany;
+
+/// <summary>What a flora says of itself.</summary>
+public sealed record FloraAbout(string Id, string Title)
+{
+    /// <summary>The number of the edition, which a determination cites.</summary>
+    public int Edition { get; init; } = 1;
+
+    /// <summary>The place the flora's seasons hold for, where a taxon names no other.</summary>
+    public Place ReferencePlace { get; init; } = new("northern Oregon near sea level", new Position(45.5, -122.7, 60));
+
+    /// <summary>Further places, by id, that a taxon's seasons may hold for.</summary>
+    public IReadOnlyDictionary<string, Place> Places { get; init; } = new Dictionary<string, Place>();
+
+    /// <summary>Plain names of genera.</summary>
+    public IReadOnlyDictionary<string, string> GenusWords { get; init; } = new Dictionary<string, string>();
+
+    /// <summary>Plain names of families.</summary>
+    public IReadOnlyDictionary<string, string> FamilyWords { get; init; } = new Dictionary<string, string>();
+
+    /// <summary>The aggregates by name, each with the sentence that says why its members are not parted.</summary>
+    public IReadOnlyDictionary<string, string> Aggregates { get; init; } = new Dictionary<string, string>();
+
+    /// <summary>The genera whose leaves are near alike, each with the sentence that says what to look at instead.</summary>
+    public IReadOnlyDictionary<string, string> NearAlike { get; init; } = new Dictionary<string, string>();
+}

@@ -1,0 +1,51 @@
+using System.Collections.Frozen;
+
+namespace VerdantSieve.Core.Botany;
+
+/// <summary>The characters of a flora in the natural order of work, and what hangs on what.</summary>
+public sealed class Vocabulary
+{
+    private readonly FrozenDictionary<string, Character> byId;
+
+    /// <summary>Puts characters together.</summary>
+    /// <exception cref="ArgumentException">An id stands twice, or a condition is about a character that is not there or hangs on
+    /// itself.</exception>
+    public Vocabulary(IEnumerable<Character> characters)
+    {
+        Characters = [.. characters];
+        byId = Characters.ToFrozenDictionary(character => character.Id);
+        foreach (var character in Characters)
+            if (!Rests(character))
+                throw new ArgumentException($"What {character.Id} hangs on is not there, or hangs on it.", nameof(characters));
+    }
+
+    /// <summary>The characters, in order.</summary>
+    public IReadOnlyList<Character> Characters { get; }
+
+    /// <summary>The character with this id, or null.</summary>
+    public Character? Find(string id) => byId.GetValueOrDefault(id);
+
+    /// <summary>The character with this id.</summary>
+    /// <exception cref="KeyNotFoundException">There is no such character.</exception>
+    public Character this[string id] => byId[id];
+
+    /// <summary>The conditions a character hangs on: its own, that of the character it is about, and so on.</summary>
+    public IEnumerable<Condition> ConditionsOf(Character character)
+    {
+        for (var at = character; at.OnlyIf is { } condition; at = byId[condition.CharacterId])
+            yield return condition;
+    }
+
+    /// <summary>Whether a kind with these scores can show the character at all. Only what is scored can rule it out.</summary>
+    public bool CanApply(Character character, IReadOnlyDictionary<string, Score> scores) =>
+        ConditionsOf(character).All(condition => condition.CanBeMet(scores.GetValueOrDefault(condition.CharacterId)));
+
+    private bool Rests(Character character)
+    {
+        var met = new HashSet<string>();
+        for (var at = character; at.OnlyIf is { } condition; at = byId[condition.CharacterId])
+            if (!met.Add(at.Id) || !byId.ContainsKey(condition.CharacterId))
+                return false;
+        return true;
+    }
+}

@@ -1,0 +1,90 @@
+namespace VerdantSieve.Core.Drawing;
+
+/// <summary>Sets leaves along a twig, one way for each arrangement. The twig grows upward from (0, 0).</summary>
+internal static class LeafyShoots
+{
+    private const double Twig = 2.5;
+
+    private static readonly Dictionary<string, Action<Shoot>> Arrangements = new()
+    {
+        ["alternate"] = OneByOne,
+        ["subopposite"] = AlmostInPairs,
+        ["opposite"] = InPairs,
+        ["whorled"] = InRings,
+        ["on-spurs"] = OnSpurs,
+    };
+
+    /// <summary>Leaves arranged as named; null where that arrangement is not drawn.</summary>
+    public static Drawing? Of(string arrangement, Drawing leaf, double scale) =>
+        Arrangements.TryGetValue(arrangement, out var arrange) ? Drawn(arrange, StrokeKind.Twig, leaf, scale) : null;
+
+    /// <summary>Leaves of which it is not known how they sit: on a dotted twig.</summary>
+    public static Drawing NotKnown(Drawing leaf, double scale) => Drawn(OneByOne, StrokeKind.Unknown, leaf, scale);
+
+    private static Drawing Drawn(Action<Shoot> arrange, StrokeKind twig, Drawing leaf, double scale)
+    {
+        var shoot = new Shoot(leaf, scale);
+        arrange(shoot);
+        return Drawing.Of([new Drawing([Stroke.Line(twig, new Point(0, -0.15), new Point(0, Twig))]), .. shoot.Parts]);
+    }
+
+    private sealed class Shoot(Drawing leaf, double scale)
+    {
+        public List<Drawing> Parts { get; } = [];
+
+        public void Leaf(double y, double turn, double size = 1, bool flip = false) => Leaf(new Point(0, y), turn, size, flip);
+
+        public void Leaf(Point at, double turn, double size, bool flip) =>
+            Parts.Add(leaf.Placed(new Placement(at, turn, scale * size, flip)));
+    }
+
+    private static void OneByOne(Shoot shoot)
+    {
+        foreach (var (y, side) in new[] { (0.35, 1), (0.9, -1), (1.45, 1), (2.0, -1) })
+            shoot.Leaf(y, side * 64, flip: side < 0);
+        shoot.Leaf(Twig, 8, 0.85);
+    }
+
+    private static void AlmostInPairs(Shoot shoot)
+    {
+        foreach (var y in new[] { 0.5, 1.45 })
+        {
+            shoot.Leaf(y, 66);
+            shoot.Leaf(y + 0.16, -66, flip: true);
+        }
+        shoot.Leaf(Twig, 5, 0.85);
+    }
+
+    private static void InPairs(Shoot shoot)
+    {
+        foreach (var y in new[] { 0.55, 1.5 })
+        {
+            shoot.Leaf(y, 66);
+            shoot.Leaf(y, -66, flip: true);
+        }
+        shoot.Leaf(Twig, 24, 0.8);
+        shoot.Leaf(Twig, -24, 0.8, true);
+    }
+
+    private static void InRings(Shoot shoot)
+    {
+        foreach (var y in new[] { 0.5, 1.55 })
+        {
+            shoot.Leaf(y, 74);
+            shoot.Leaf(y, -74, flip: true);
+            shoot.Leaf(y, 16, 0.62);
+        }
+        shoot.Leaf(Twig, 0, 0.8);
+    }
+
+    private static void OnSpurs(Shoot shoot)
+    {
+        foreach (var (y, side) in new[] { (0.5, 1), (1.2, -1), (1.9, 1) })
+        {
+            var spur = new Point(side * 0.16, y + 0.06);
+            shoot.Parts.Add(new Drawing([Stroke.Line(StrokeKind.Twig, new Point(0, y), spur)]));
+            foreach (var turn in new[] { 95, 62, 30 })
+                shoot.Leaf(spur, side * turn, 0.75, side < 0);
+        }
+    }
+}

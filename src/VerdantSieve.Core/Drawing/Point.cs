@@ -1,0 +1,25 @@
+namespace VerdantSieve.Core.Drawing;
+
+/// <summary>A point of a drawing. A blade is 1 long: its stalk joins at (0, 0), its tip is at (0, 1), y grows upward.</summary>
+public readonly record struct Point(double X, double Y)
+{
+    /// <summary>The distance to another point.</summary>
+    public double To(Point other) => Math.Sqrt((other.X - X) * (other.X - X) + (other.Y - Y) * (other.Y - Y));
+
+    /// <summary>The point a part of the way to another.</summary>
+    public Point Toward(Point other, double part) => new(X + (other.X - X) * part, Y + (other.Y - Y) * part);
+
+    /// <summary>The point mirrored at the midrib.</summary>
+    public Point Mirrored => new(-X, Y);
+
+    /// <inheritdoc/>
+    public override string ToString() => string.Create(System.Globalization.CultureInfo.InvariantCulture, $"({X:0.####}, {Y:0.####})");
+
+    /// <summary>The point scaled about the origin, turned clockwise by degrees, then moved.</summary>
+    public Point Placed(Placement placement)
+    {
+        var (sin, cos) = Math.SinCos(placement.Turn * Math.PI / 180);
+        var (x, y) = (X * placement.Scale * (placement.Flip ? -1 : 1), Y * placement.Scale);
+        return new Point(placement.At.X + x * cos + y * sin, placement.At.Y - x * sin + y * cos);
+    }
+}

@@ -1,0 +1,7 @@
+namespace VerdantSieve.Core.Formats.Exchange;
+
+/// <summary>A file can’t be read on from here; its format turns this into the one fault that is told.</summary>
+internal sealed class UnreadableException(string file, int line, string message) : Exception(message)
+{
+    public Fault Fault { get; } = Fault.InFile(file, line, message);
+}

@@ -1,0 +1,150 @@
+using VerdantSieve.Core.Botany;
+
+namespace VerdantSieve.Core.Formats;
+
+/// <summary>All fields of a taxon beside its name and scores, in the order in which they are written. What reads or writes taxa goes by
+/// this list.</summary>
+internal static class TaxonFields
+{
+    // How a file says that an author or a family is not known.
+    private const string NotGiven = "not given";
+
+    public static IReadOnlyList<TaxonField> All { get; } =
+    [
+        Text(
+            "rank",
+            (entry, taxon) => taxon with { Rank = entry.Choice("rank", TaxonRank.Species) },
+            taxon => taxon.Rank == TaxonRank.Species ? "" : taxon.Rank.Word()
+        ),
+        Text(
+            "authority",
+            (entry, taxon) => taxon with { Authority = Known(entry.Required("authority")) },
+            taxon => taxon.Authority ?? NotGiven
+        ),
+        Text("family", (entry, taxon) => taxon with { Family = Known(entry.Required("family")) }, taxon => taxon.Family ?? NotGiven),
+        Text("group", (entry, taxon) => taxon with { Group = entry.Text("group") }, taxon => taxon.Group ?? ""),
+        List(
+            "common-names",
+            (entry, taxon) => entry.RequiredList("common-names") is { Count: > 0 } names ? taxon with { CommonNames = names } : taxon,
+            taxon => taxon.CommonNames
+        ) with
+        {
+            Description = "parted by semicolons, the most used first",
+        },
+        List("synonyms", (entry, taxon) => taxon with { Synonyms = entry.List("synonyms") }, taxon => taxon.Synonyms, whereNone: false),
+        List("hybrid-of", HybridOf, taxon => taxon.HybridOf, whereNone: false),
+        List(
+            "native",
+            (entry, taxon) => WithRange(taxon, entry, "native", (range, codes) => new Distribution(codes, range.Introduced)),
+            taxon => Codes(taxon, taxon.Distribution.Native)
+        ) with
+        {
+            Description =
+                "level 3 codes of the World Geographical Scheme, parted by semicolons; a code may be followed by how common it is there",
+        },
+        List(
+            "introduced",
+            (entry, taxon) => WithRange(taxon, entry, "introduced", (range, codes) => new Distribution(range.Native, codes)),
+            taxon => Codes(taxon, taxon.Distribution.Introduced)
+        ),
+        List("settings", Settings, taxon => [.. taxon.Settings.Select(setting => setting.Word())]) with
+        {
+            Description = "wild; planted",
+        },
+        Text(
+            "abundance",
+            (entry, taxon) => taxon with { Abundance = entry.Choice("abundance", Abundance.Frequent) },
+            taxon => taxon.Abundance.Word()
+        ),
+        Text("aggregate", (entry, taxon) => taxon with { Aggregate = entry.Text("aggregate") }, taxon => taxon.Aggregate ?? ""),
+        Text("windows-at", (entry, taxon) => taxon with { WindowsAt = entry.Text("windows-at") }, taxon => taxon.WindowsAt ?? ""),
+        Text("meaning", (entry, taxon) => taxon with { Meaning = entry.Text("meaning") ?? "" }, taxon => taxon.Meaning),
+        Text("remember", (entry, taxon) => taxon with { Remember = entry.Text("remember") ?? "" }, taxon => taxon.Remember),
+        Pairs(
+            "hazards",
+            (entry, taxon) =>
+                taxon with
+                {
+                    Hazards =
+                    [
+                        .. entry
+                            .Pairs("hazards")
+                            .Select(pair => new Hazard(entry.Choice("hazards", pair.Key, HazardKind.Poisonous), pair.Value)),
+                    ],
+                },
+            taxon => taxon.Hazards.Select(hazard => (hazard.Kind.Word(), hazard.Caution))
+        ) with
+        {
+            Description = "one to a line: poisonous: The seed is poisonous.",
+        },
+        Pairs(
+            "doubles",
+            (entry, taxon) => taxon with { Doubles = [.. entry.Pairs("doubles").Select(pair => new PlantDouble(pair.Key, pair.Value))] },
+            taxon => taxon.Doubles.Select(alike => (alike.Name, alike.Mark))
+        ) with
+        {
+            Description = "one to a line: Quercus robur: acorns without a stalk",
+        },
+        Text("provenance", (entry, taxon) => taxon with { Provenance = entry.Required("provenance") }, taxon => taxon.Provenance),
+    ];
+
+    private static string? Known(string text) => text == NotGiven ? null : text;
+
+    private static TaxonField Text(string key, Func<EntryReader, Taxon, Taxon> read, Func<Taxon, string> write) =>
+        new(key, FieldShape.Text, read, taxon => write(taxon) is { Length: > 0 } text ? new EntryValue.Text(text) : null);
+
+    private static TaxonField List(
+        string key,
+        Func<EntryReader, Taxon, Taxon> read,
+        Func<Taxon, IReadOnlyList<string>> write,
+        bool whereNone = true
+    ) =>
+        new(
+            key,
+            FieldShape.List,
+            read,
+            taxon => write(taxon) is var items && (items.Count > 0 || whereNone) ? new EntryValue.List(items) : null
+        );
+
+    private static TaxonField Pairs(string key, Func<EntryReader, Taxon, Taxon> read, Func<Taxon, IEnumerable<(string, string)>> write) =>
+        new(key, FieldShape.Pairs, read, taxon => new Entry("", 1).With(key, write(taxon))[key]);
+
+    private static Taxon HybridOf(EntryReader entry, Taxon taxon)
+    {
+        var parents = entry.List("hybrid-of");
+        if (parents.Count is 0 or 2)
+            return taxon with { HybridOf = parents };
+        entry.Fault("hybrid-of", "“hybrid-of” names the two parents");
+        return taxon;
+    }
+
+    private static Taxon Settings(EntryReader entry, Taxon taxon) =>
+        entry.RequiredList("settings").Select(setting => entry.Choice("settings", setting, Setting.Wild)).Distinct().ToArray()
+            is { Length: > 0 } settings
+            ? taxon with
+            {
+                Settings = settings,
+            }
+            : taxon;
+
+    // A code may be followed by how common the taxon is there, where that is not as elsewhere: “FLA scarce”.
+    private static Taxon WithRange(Taxon taxon, EntryReader entry, string key, Func<Distribution, IReadOnlyList<string>, Distribution> put)
+    {
+        var (codes, local) = (new List<string>(), taxon.Distribution.Local.ToDictionary());
+        foreach (var words in entry.List(key).Select(item => item.Split(' ', 2)))
+        {
+            if (!Regions.Exists(words[0]))
+                entry.Fault(key, $"“{words[0]}” is not a level 3 code of the World Geographical Scheme, such as ORE or BRC");
+            if (words.Length == 2)
+                local[words[0]] = entry.Choice(key, words[1], Abundance.Frequent);
+            if (!codes.Contains(words[0]) && !taxon.Distribution.Includes(words[0]))
+                codes.Add(words[0]);
+            else
+                entry.Fault(key, $"{words[0]} stands twice: a country is in one of the lists, once");
+        }
+        return taxon with { Distribution = put(taxon.Distribution, codes) with { Local = local } };
+    }
+
+    private static IReadOnlyList<string> Codes(Taxon taxon, IReadOnlyList<string> codes) =>
+        [.. codes.Select(code => taxon.Distribution.Local.TryGetValue(code, out var local) ? $"{code} {local.Word()}" : code)];
+}

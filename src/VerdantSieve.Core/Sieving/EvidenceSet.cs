@@ -1,0 +1,45 @@
+using System.Buffers;
+using System.Numerics.Tensors;
+using VerdantSieve.Core.Observing;
+
+namespace VerdantSieve.Core.Sieving;
+
+/// <summary>All readings of one question as evidence. Their numbers lie in room that is given back when the question is answered.</summary>
+internal sealed class EvidenceSet : IDisposable
+{
+    private readonly double[] room;
+    private readonly Evidence[] pieces;
+    private readonly int rows;
+
+    /// <param name="readings">The readings.</param>
+    /// <param name="weights">How much each counts.</param>
+    /// <param name="rows">How many rows an answer has.</param>
+    public EvidenceSet(IReadOnlyList<Reading> readings, IReadOnlyList<double> weights, int rows)
+    {
+        this.rows = rows;
+        room = ArrayPool<double>.Shared.Rent(Math.Max(1, readings.Count * 3 * rows));
+        pieces = [.. readings.Select((reading, i) => new Evidence(reading, weights[i], room.AsMemory(i * 3 * rows, 3 * rows)))];
+    }
+
+    public int Count => pieces.Length;
+
+    public Evidence this[int i] => pieces[i];
+
+    public IEnumerable<Evidence> All => pieces;
+
+    /// <summary>The chance of each row of an answer by Bayes' rule, leaving out one piece of the evidence or none.</summary>
+    public double[] Posterior(ReadOnlySpan<double> prior, int without = -1)
+    {
+        var posterior = new double[rows];
+        TensorPrimitives.Log(prior, posterior);
+        for (var i = 0; i < pieces.Length; i++)
+            if (i != without)
+                TensorPrimitives.Add(posterior, pieces[i].Logs, posterior);
+        TensorPrimitives.Subtract(posterior, TensorPrimitives.Max<double>(posterior), posterior);
+        TensorPrimitives.Exp(posterior, posterior);
+        TensorPrimitives.Divide(posterior, TensorPrimitives.Sum<double>(posterior), posterior);
+        return posterior;
+    }
+
+    public void Dispose() => ArrayPool<double>.Shared.Return(room);
+}

@@ -1,0 +1,22 @@
+using VerdantSieve.Core.Observing;
+
+namespace VerdantSieve.Core.Sieving;
+
+/// <summary>How a taxon stands to a reading.</summary>
+public enum Standing
+{
+    /// <summary>The score allows it.</summary>
+    Agrees,
+
+    /// <summary>The score cannot allow it.</summary>
+    Disagrees,
+
+    /// <summary>The taxon never shows such a character.</summary>
+    CannotApply,
+
+    /// <summary>The flora does not say.</summary>
+    NotScored,
+}
+
+/// <summary>A reading's bearing on a taxon; <paramref name="Bits"/> above 0 speaks for it.</summary>
+public sealed record ReadingBearing(Reading Reading, Standing Standing, double Bits);

@@ -1,0 +1,92 @@
+using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Observing;
+
+namespace VerdantSieve.Core.Sieving;
+
+/// <summary>A question with what the readings come to: the ground on which looks, doubts and the determination are found.</summary>
+internal sealed class Weighed : IDisposable
+{
+    public Weighed(SieveTable table, SieveQuestion question)
+    {
+        (Table, Question) = (table, question);
+        When = SiteAndDay.From(question.Circumstances);
+        // Each once, and in the vocabulary's own order, so that sums come out the same to the last bit whatever order things were read in.
+        Readings =
+        [
+            .. question
+                .Readings.Where(reading => reading.Tells)
+                .DistinctBy(reading => reading.Character)
+                .OrderBy(reading => table.Flora.Character(reading.Character).Order),
+        ];
+        Evidence = table.EvidenceOf(Readings, When);
+        Prior = table.PriorAt(question.Circumstances);
+        Posterior = Evidence.Posterior(Prior);
+        Held = table.Held(Readings, When);
+        ByRow = [.. table.Flora.Taxa.Select((taxon, t) => CandidateOf(taxon, new Row(t)))];
+        Ordered = question.School switch
+        {
+            School.Weigh => [.. ByRow.OrderByDescending(candidate => candidate.Probability)],
+            School.Strict =>
+            [
+                .. ByRow
+                    .OrderByDescending(candidate => candidate.Passes)
+                    .ThenBy(candidate => candidate.Held.Count)
+                    .ThenByDescending(candidate => candidate.Probability),
+            ],
+        };
+    }
+
+    public SieveTable Table { get; }
+    public SieveQuestion Question { get; }
+    public SiteAndDay When { get; }
+
+    /// <summary>The readings that tell something, each character once.</summary>
+    public IReadOnlyList<Reading> Readings { get; }
+
+    /// <summary>The same readings, in the same order, as evidence.</summary>
+    public EvidenceSet Evidence { get; }
+
+    /// <summary>The chance of each row before and after the readings.</summary>
+    public double[] Prior { get; }
+    public double[] Posterior { get; }
+
+    public HeldReadings Held { get; }
+
+    /// <summary>How each taxon fared, in the order of the flora.</summary>
+    public Candidate[] ByRow { get; }
+
+    /// <summary>The same, the best first as the school asked for has it.</summary>
+    public Candidate[] Ordered { get; }
+
+    /// <summary>The row that is likeliest by weighing.</summary>
+    public Row Leader => new(Enumerable.Range(0, Table.Rows.Taxa).MaxBy(t => Posterior[t]));
+
+    /// <summary>How much each row counts when a look is chosen: its chance or, in the strict school, one vote for each kind in the
+    /// pan.</summary>
+    public double[] Weights =>
+        Question.School switch
+        {
+            School.Weigh => Posterior,
+            School.Strict => EvenPan(),
+        };
+
+    public Flora Flora => Table.Flora;
+
+    public Candidate this[Row row] => ByRow[row.Index];
+
+    private Candidate CandidateOf(Taxon taxon, Row row)
+    {
+        var held = Held.Of(row);
+        return new Candidate(taxon, Posterior[row.Index], held, held.Count <= Question.AllowedDisagreements);
+    }
+
+    private double[] EvenPan()
+    {
+        var even = new double[Table.Rows.WithKin];
+        for (var t = 0; t < ByRow.Length; t++)
+            even[t] = ByRow[t].Passes ? 1 : 0;
+        return even;
+    }
+
+    public void Dispose() => Evidence.Dispose();
+}

@@ -1,0 +1,130 @@
+using System.IO.Compression;
+using Microsoft.AspNetCore.DataProtection;
+using Microsoft.AspNetCore.Identity;
+using Microsoft.AspNetCore.ResponseCompression;
+using Microsoft.AspNetCore.StaticFiles;
+using NodaTime;
+using Serilog;
+using Serilog.Events;
+using VerdantSieve.Core.Botany;
+using VerdantSieve.Store;
+using VerdantSieve.Store.Curating;
+using VerdantSieve.Store.Floras;
+using VerdantSieve.Store.Looks;
+using VerdantSieve.Web.Api;
+using VerdantSieve.Web.Curating;
+
+namespace VerdantSieve.Web;
+
+/// <summary>What the application is put together from.</summary>
+public static class Services
+{
+    private const int LogFileBytes = 2_000_000,
+        LogFiles = 5;
+
+    /// <summary>Logs to the console and to a file that is kept across starts and never grows without end. What people type is not written
+    /// there.</summary>
+    public static void AddLogs(this IServiceCollection services, Settings settings)
+    {
+        Log.Logger = new LoggerConfiguration()
+            .MinimumLevel.Information()
+            .MinimumLevel.Override("Microsoft", LogEventLevel.Warning)
+            .MinimumLevel.Override("Microsoft.Hosting.Lifetime", LogEventLevel.Information)
+            // The page that shows an error logs it, with the id it shows.
+            .MinimumLevel.Override("Microsoft.AspNetCore.Diagnostics", LogEventLevel.Fatal)
+            .WriteTo.Console()
+            .WriteTo.File(
+                Path.Combine(settings.Run, "logs", "web.log"),
+                fileSizeLimitBytes: LogFileBytes,
+                rollOnFileSizeLimit: true,
+                retainedFileCountLimit: LogFiles,
+                shared: true
+            )
+            .CreateLogger();
+        services.AddSerilog();
+    }
+
+    /// <summary>Adds the database and the books in it.</summary>
+    public static void AddStore(this IServiceCollection services, Settings settings)
+    {
+        services.AddSingleton(settings);
+        services.AddSingleton<IClock>(SystemClock.Instance);
+        services.AddDbContextPool<SieveContext>(options => SieveContext.Configure(options, settings.Database));
+        services.AddScoped<LookBook>();
+        services.AddScoped<RevisionBook>();
+        services.AddScoped<FloraLoader>();
+        services.AddScoped<FloraLibrary>();
+        services.AddHealthChecks().AddDbContextCheck<SieveContext>();
+    }
+
+    /// <summary>Adds the shelf with the shipped flora on it, and the ear for changes by other processes.</summary>
+    public static void AddFloras(this IServiceCollection services, Flora flora)
+    {
+        var shipped = new OpenFlora(flora, flora.Vocabulary);
+        shipped.WarmUp();
+        shipped.StartReport();
+        services.AddSingleton(provider => new FloraShelf(
+            shipped,
+            async id =>
+            {
+                await using var scope = provider.CreateAsyncScope();
+                return await scope.ServiceProvider.GetRequiredService<FloraLibrary>().Read(id);
+            }
+        ));
+        services.AddSingleton<FloraImports>();
+        services.AddHostedService<FloraListener>();
+    }
+
+    /// <summary>Adds those who may change floras.</summary>
+    public static void AddCurators(this IServiceCollection services)
+    {
+        services
+            .AddIdentity<Curator, IdentityRole>(options =>
+            {
+                options.Password.RequiredLength = 12;
+                options.Password.RequireNonAlphanumeric = false;
+                options.Password.RequireUppercase = false;
+                options.Lockout.MaxFailedAccessAttempts = 5;
+                options.Lockout.DefaultLockoutTimeSpan = TimeSpan.FromMinutes(5);
+            })
+            .AddEntityFrameworkStores<SieveContext>()
+            .AddClaimsPrincipalFactory<CuratorClaims>()
+            .AddDefaultTokenProviders();
+        services.AddAuthorization(CuratorAccess.AddPolicies);
+        services.ConfigureApplicationCookie(options =>
+        {
+            options.LoginPath = options.AccessDeniedPath = "/desk/sign-in";
+            options.ReturnUrlParameter = "back";
+            options.Cookie.Name = "curator";
+            options.Cookie.SameSite = SameSiteMode.Lax;
+            options.ExpireTimeSpan = TimeSpan.FromDays(14);
+        });
+    }
+
+    /// <summary>Adds pages and the API.</summary>
+    public static void AddPages(this IServiceCollection services, Settings settings)
+    {
+        services.AddRazorPages();
+        services.AddProblemDetails();
+        services.AddOpenApi("v1");
+        services
+            .AddDataProtection()
+            .SetApplicationName("VerdantSieve")
+            .PersistKeysToFileSystem(new DirectoryInfo(Path.Combine(settings.Run, "keys")));
+        services.AddResponseCompression(options =>
+        {
+            options.EnableForHttps = true;
+            options.Providers.Add<BrotliCompressionProvider>();
+            options.Providers.Add<GzipCompressionProvider>();
+            options.MimeTypes = [.. ResponseCompressionDefaults.MimeTypes, "image/svg+xml", "application/problem+json"];
+        });
+        services.Configure<BrotliCompressionProviderOptions>(options => options.Level = CompressionLevel.Fastest);
+        services.ConfigureHttpJsonOptions(options => ApiJson.Configure(options.SerializerOptions));
+    }
+
+    /// <summary>Files whose address says their version are kept for good, others for an hour.</summary>
+    public static void KeepFiles(StaticFileResponseContext file) =>
+        file.Context.Response.Headers.CacheControl = file.Context.Request.Query.ContainsKey("v")
+            ? "public, max-age=31536000, immutable"
+            : "public, max-age=3600";
+}
