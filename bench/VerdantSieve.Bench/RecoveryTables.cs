@@ -217,8 +217,8 @@ internal static class RecoveryTables
 
     private static void Head(string title) =>
         Console.WriteLine(
-            $"\n{title}\n\n| wrong | missing | weigh: first | first three | 95 % set | strict, 1 slip: first | first three | in "
-                + "the pan | strict, 0 slips: first | first three | in the pan |\n|---|---|---|---|---|---|---|---|---|---|---|"
+            $"\n{title}\n\n| wrong | missing | weigh: first | first three | 95 % set | strict, 1 disagreement: first | first three | in "
+                + "the pan | strict, none: first | first three | in the pan |\n|---|---|---|---|---|---|---|---|---|---|---|"
         );
 
     private static void Cells(Func<double, double, IEnumerable<LookResult>> cell)

@@ -6,6 +6,7 @@ namespace VerdantSieve.Core.Botany;
 public sealed class Vocabulary
 {
     private readonly FrozenDictionary<string, Character> byId;
+    private readonly FrozenDictionary<string, Condition[]> conditions;
 
     /// <summary>Puts characters together.</summary>
     /// <exception cref="ArgumentException">An id stands twice, or a condition is about a character that is not there or hangs on
@@ -17,6 +18,7 @@ public sealed class Vocabulary
         foreach (var character in Characters)
             if (!Rests(character))
                 throw new ArgumentException($"What {character.Id} hangs on is not there, or hangs on it.", nameof(characters));
+        conditions = Characters.ToFrozenDictionary(character => character.Id, character => Chain(character).ToArray());
     }
 
     /// <summary>The characters, in order.</summary>
@@ -30,11 +32,7 @@ public sealed class Vocabulary
     public Character this[string id] => byId[id];
 
     /// <summary>The conditions a character hangs on: its own, that of the character it is about, and so on.</summary>
-    public IEnumerable<Condition> ConditionsOf(Character character)
-    {
-        for (var at = character; at.OnlyIf is { } condition; at = byId[condition.CharacterId])
-            yield return condition;
-    }
+    public IReadOnlyList<Condition> ConditionsOf(Character character) => conditions[character.Id];
 
     /// <summary>Whether a kind with these scores can show the character at all. Only what is scored can rule it out.</summary>
     public bool CanApply(Character character, IReadOnlyDictionary<string, Score> scores) =>
@@ -47,5 +45,11 @@ public sealed class Vocabulary
             if (!met.Add(at.Id) || !byId.ContainsKey(condition.CharacterId))
                 return false;
         return true;
+    }
+
+    private IEnumerable<Condition> Chain(Character character)
+    {
+        for (var at = character; at.OnlyIf is { } condition; at = byId[condition.CharacterId])
+            yield return condition;
     }
 }

@@ -21,16 +21,20 @@ internal sealed class NextLooks
     private const int Said = 16;
 
     private readonly SieveTable table;
+    private readonly double[] room;
     private readonly SiteAndDay when;
     private readonly HashSet<string> asked,
         read;
-    private readonly IReadOnlyList<Reading> readings;
+    private readonly Dictionary<string, Observation> observed = [];
     private readonly Taxon? hurting;
 
     public NextLooks(Weighed weighed)
     {
         (table, when) = (weighed.Table, weighed.When);
-        readings = weighed.Question.Readings;
+        room = new double[table.Rows.Count];
+        var readings = weighed.Question.Readings;
+        foreach (var reading in readings)
+            observed.TryAdd(reading.Character, reading.Observation);
         asked = [.. readings.Select(reading => reading.Character)];
         read = [.. readings.Where(reading => reading.Tells).Select(reading => reading.Character)];
         hurting = weighed
@@ -100,7 +104,7 @@ internal sealed class NextLooks
     {
         if (character.OnlyIf is not { } condition)
             return 1;
-        var chance = TensorPrimitives.Dot(known, table.Readable(character, read, when).AsSpan(0, known.Length));
+        var chance = TensorPrimitives.Dot(known, table.Readable(character, read, when, room)[..known.Length]);
         var unread = !condition.IsPresence && !read.Contains(condition.CharacterId);
         var least = unread ? AnsweredByMost : AnsweredBySome;
         return chance < least ? null : chance;
@@ -109,11 +113,9 @@ internal sealed class NextLooks
     // What was read may say that there is nothing to look at: no flowers today, so no colour of flowers.
     private bool RuledOut(Character character)
     {
-        foreach (var condition in table.Flora.Vocabulary.ConditionsOf(character))
-            if (
-                readings.FirstOrDefault(reading => reading.Character == condition.CharacterId) is { } on
-                && !condition.CanHold(on.Observation)
-            )
+        var conditions = table.Flora.Vocabulary.ConditionsOf(character);
+        for (var i = 0; i < conditions.Count; i++)
+            if (observed.TryGetValue(conditions[i].CharacterId, out var on) && !conditions[i].CanHold(on))
                 return true;
         return false;
     }

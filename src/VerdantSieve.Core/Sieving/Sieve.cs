@@ -180,6 +180,6 @@ public sealed class Sieve
             return Standing.CannotApply;
         if (column.ScoreOf(taxon) is null)
             return Standing.NotScored;
-        return column.Allows(taxon, reading.Observation, when) ? Standing.Agrees : Standing.Disagrees;
+        return column.Allowing(reading.Observation, when)(taxon) ? Standing.Agrees : Standing.Disagrees;
     }
 }

@@ -16,7 +16,7 @@ internal sealed class SieveTable
     private readonly ConcurrentDictionary<(string? Region, Setting? Setting), double[]> priors = new();
 
     // What the conditions on states come to, from a character up to one that has been read: the same whatever the day.
-    private readonly ConcurrentDictionary<(string Character, string? ReadUpTo), double[]> lasting = new();
+    private readonly ConcurrentDictionary<(string Character, int Unread), double[]> lasting = new();
 
     public SieveTable(Flora flora, SieveModel model)
     {
@@ -179,7 +179,7 @@ internal sealed class SieveTable
         Span<double> fitting
     )
     {
-        var readable = Readable(character, read, when);
+        var readable = Readable(character, read, when, new double[Rows.Count]);
         for (var row = 0; row < total.Length; row++)
         {
             fitting[row] *= readable[row];
@@ -189,19 +189,27 @@ internal sealed class SieveTable
 
     /// <summary>The chance that a character can be read on a plant of each row, on this day: of its conditions, up to one that has been
     /// read itself.</summary>
-    public double[] Readable(Character character, IReadOnlySet<string> read, SiteAndDay when)
+    /// <param name="character">The character.</param>
+    /// <param name="read">What has been read.</param>
+    /// <param name="when">The day.</param>
+    /// <param name="room">Room for a column, used where the day counts.</param>
+    public ReadOnlySpan<double> Readable(Character character, HashSet<string> read, SiteAndDay when, Span<double> room)
     {
-        var upTo = Flora.Vocabulary.ConditionsOf(character).FirstOrDefault(condition => read.Contains(condition.CharacterId))?.CharacterId;
-        var always = lasting.GetOrAdd((character.Id, upTo), _ => Lasting(UpTo(character, upTo)));
-        double[]? chances = null;
-        foreach (var condition in UpTo(character, upTo))
-            if (columns[condition.CharacterId].ChanceOn(when) is { } seen)
-                TensorPrimitives.Multiply(chances ??= (double[])always.Clone(), seen, chances);
-        return chances ?? always;
+        var conditions = Flora.Vocabulary.ConditionsOf(character);
+        var unread = 0;
+        while (unread < conditions.Count && !read.Contains(conditions[unread].CharacterId))
+            unread++;
+        if (!lasting.TryGetValue((character.Id, unread), out var always))
+            lasting[(character.Id, unread)] = always = Lasting(conditions.Take(unread));
+        ReadOnlySpan<double> chances = always;
+        for (var i = 0; i < unread; i++)
+            if (columns[conditions[i].CharacterId].ChanceOn(when) is { } seen)
+            {
+                TensorPrimitives.Multiply(chances, seen, room);
+                chances = room;
+            }
+        return chances;
     }
-
-    private IEnumerable<Condition> UpTo(Character character, string? read) =>
-        Flora.Vocabulary.ConditionsOf(character).TakeWhile(condition => condition.CharacterId != read);
 
     private double[] Lasting(IEnumerable<Condition> conditions)
     {
@@ -222,8 +230,9 @@ internal sealed class SieveTable
             var column = columns[reading.Character];
             if (Origins.Misleads(reading.Origin, column.Character) == 1)
                 continue;
+            var allows = column.Allowing(reading.Observation, when);
             for (var t = 0; t < Rows.Taxa; t++)
-                if (!column.CanApply(new Row(t)) || !column.Allows(new Row(t), reading.Observation, when))
+                if (!column.CanApply(new Row(t)) || !allows(new Row(t)))
                     held.Hold(new Row(t), reading.Character);
         }
         return held;

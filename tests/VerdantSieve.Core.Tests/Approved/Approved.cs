@@ -30,7 +30,8 @@ internal static class Approve
         if (one == other)
             return true;
         var (words, others) = (one.Split(' '), other.Split(' '));
-        return words.Length == others.Length && words.Zip(others, (word, another) => word == another || AreNear(word, another)).All(same => same);
+        return words.Length == others.Length
+            && words.Zip(others, (word, another) => word == another || AreNear(word, another)).All(same => same);
     }
 
     private static bool AreNear(string one, string other) =>

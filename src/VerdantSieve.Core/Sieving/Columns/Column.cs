@@ -30,8 +30,10 @@ internal abstract class Column(Character character, ColumnSource source)
     /// a slip.</summary>
     public abstract void Fill(Reading reading, SiteAndDay when, Span<double> total, Span<double> fitting);
 
-    /// <summary>Whether the taxon's score can allow the observation: the strict school's only question.</summary>
-    public abstract bool Allows(Row taxon, Observation observation, SiteAndDay when);
+    /// <summary>Whether what is scored of a taxon allows an observation: the strict school's rule. What hangs on the observation alone is
+    /// worked out
+    /// once, since all taxa are asked.</summary>
+    public abstract Func<Row, bool> Allowing(Observation observation, SiteAndDay when);
 
     /// <summary>Whether a look could tell anything on this day.</summary>
     public virtual bool CanBeAsked(SiteAndDay when) => true;

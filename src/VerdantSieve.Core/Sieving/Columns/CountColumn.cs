@@ -51,8 +51,11 @@ internal sealed class CountColumn : Column
 
     private double At(int row, int n) => n >= 0 && n <= CountCharacter.Largest ? chances[row][n] : 0;
 
-    public override bool Allows(Row taxon, Observation observation, SiteAndDay when) =>
-        ScoreOf(taxon) is not RangeScore score || RangeTest.Allows(score, observation);
+    public override Func<Row, bool> Allowing(Observation observation, SiteAndDay when)
+    {
+        var allows = RangeTest.Of(observation);
+        return taxon => ScoreOf(taxon) is not RangeScore score || allows(score);
+    }
 
     private static IEnumerable<(int Low, int High)> InBands()
     {

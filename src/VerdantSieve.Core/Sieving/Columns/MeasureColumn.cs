@@ -78,8 +78,11 @@ internal sealed class MeasureColumn : Column
         }
     }
 
-    public override bool Allows(Row taxon, Observation observation, SiteAndDay when) =>
-        ScoreOf(taxon) is not RangeScore score || RangeTest.Allows(score, observation);
+    public override Func<Row, bool> Allowing(Observation observation, SiteAndDay when)
+    {
+        var allows = RangeTest.Of(observation);
+        return taxon => ScoreOf(taxon) is not RangeScore score || allows(score);
+    }
 
     // Twelve equal steps of the logarithm over all that the flora holds.
     protected override IReadOnlyList<double[]> Outcomes(SiteAndDay when)

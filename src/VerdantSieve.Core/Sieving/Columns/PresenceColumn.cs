@@ -22,10 +22,10 @@ internal sealed class PresenceColumn : SoughtColumn
     protected override Observation Observed(bool seen) => new Sought(seen);
 
     // Absence hardly counts: only a sign that every plant of the taxon has can be missed.
-    public override bool Allows(Row taxon, Observation observation, SiteAndDay when)
+    public override Func<Row, bool> Allowing(Observation observation, SiteAndDay when)
     {
-        if (ScoreOf(taxon) is not PresenceScore score)
-            return true;
-        return observation.OfSought() ? score.Frequency > 0 : score.Frequency < 1 || when.Lacking(Character) > 0;
+        if (observation.OfSought())
+            return taxon => ScoreOf(taxon) is not PresenceScore score || score.Frequency > 0;
+        return when.Lacking(Character) > 0 ? _ => true : taxon => ScoreOf(taxon) is not PresenceScore score || score.Frequency < 1;
     }
 }

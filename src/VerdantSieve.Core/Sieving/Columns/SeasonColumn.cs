@@ -52,23 +52,34 @@ internal sealed class SeasonColumn : SoughtColumn
 
     protected override Observation Observed(bool seen) => new Today(seen);
 
-    public override bool Allows(Row taxon, Observation observation, SiteAndDay when)
-    {
-        if (ScoreOf(taxon) is not SeasonScore score || when.DayAt(windowPlaces[taxon.Index]) is not { } day)
-            return true;
-        return !observation.OfSought() || score.Window.DaysInside(day) >= -Slack;
-    }
+    public override Func<Row, bool> Allowing(Observation observation, SiteAndDay when) =>
+        observation.OfSought()
+            ? taxon =>
+                ScoreOf(taxon) is not SeasonScore score
+                || when.DayAt(windowPlaces[taxon.Index]) is not { } day
+                || score.Window.DaysInside(day) >= -Slack
+            : _ => true;
+
+    private sealed record Asked(SiteAndDay When, OneDay Day);
+
+    private volatile Asked? last;
 
     private OneDay? On(SiteAndDay when)
     {
         if (when.DayOfYear is null)
             return null;
+        // One request asks for its own day again and again.
+        if (last is { } same && same.When == when)
+            return same.Day;
         // A late season is an earlier day at the place a window holds for: a day is told by the day it makes at each place.
         int[] days = [.. places.Select(place => when.DayAt(place)!.Value)];
         var borne = (when.Young ? Phenology.BorneWhenYoung : 1) * (1 - when.Lacking(Character));
         if (kept.Count > DaysKept)
             kept.Clear();
-        return kept.GetOrAdd(FormattableString.Invariant($"{string.Join(' ', days)} {borne:R}"), _ => new OneDay(ChancesOn(days, borne)));
+        var key = FormattableString.Invariant($"{string.Join(' ', days)} {borne:R}");
+        var day = kept.GetOrAdd(key, _ => new OneDay(ChancesOn(days, borne)));
+        last = new Asked(when, day);
+        return day;
     }
 
     private double[] ChancesOn(int[] days, double borne)

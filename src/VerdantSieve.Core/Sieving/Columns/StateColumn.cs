@@ -109,16 +109,20 @@ internal sealed class StateColumn : Column
         }
     }
 
-    public override bool Allows(Row taxon, Observation observation, SiteAndDay when)
+    public override Func<Row, bool> Allowing(Observation observation, SiteAndDay when)
     {
         var seen = observation.OfStates();
         if (when.Planted && character.GardenForm?.State is { } lacking && seen.States.Contains(lacking))
-            return true;
+            return _ => true;
+        bool[][] each = [.. seen.States.Select(state => allowed[character.IndexOf(state)])];
         var all = seen.Mode == StateMode.AllSeen;
-        foreach (var state in seen.States)
-            if (allowed[character.IndexOf(state)][taxon.Index] != all)
-                return !all;
-        return all;
+        return taxon =>
+        {
+            foreach (var state in each)
+                if (state[taxon.Index] != all)
+                    return !all;
+            return all;
+        };
     }
 
     protected override IReadOnlyList<double[]> Outcomes(SiteAndDay when) =>
