@@ -81,55 +81,41 @@ public class BeliefTests
     [Fact]
     public void What_a_reading_alone_keeps_out_would_come_back_without_it_and_nothing_else()
     {
-        var answer = new MadeFlora()
+        var sieve = new MadeFlora()
             .States("bark", "grey red")
             .States("leaf", "broad needle")
             .States("bud", "long short")
             .Taxon("Aus primus", "bark: grey / leaf: broad / bud: long")
             .Taxon("Aus alter", "bark: red / leaf: broad / bud: long")
             .Taxon("Bus procul", "bark: red / leaf: needle / bud: short")
-            .Sieve()
-            .Ask(
+            .Sieve();
+        SieveAnswer Strictly(params Reading[] readings) =>
+            sieve.Ask(
                 new SieveQuestion
                 {
                     School = School.Strict,
                     AllowedDisagreements = 0,
-                    Readings =
-                    [
-                        Is("bark", "grey", Certainty.Guess),
-                        Is("leaf", "broad", Certainty.Sure),
-                        Is("bud", "long", Certainty.Sure),
-                    ],
+                    Readings = readings,
                 }
             );
-        Assert.Equal(["Aus primus"], answer.Pan.Select(candidate => candidate.Taxon.Name.Text));
-        var doubts = answer.Doubts.ToDictionary(doubt => doubt.Reading.Character);
-        Assert.Empty(doubts["leaf"].WouldReturn);
+        string[] WouldReturn(SieveAnswer answer) =>
+            [.. answer.Doubts.Single(doubt => doubt.Reading.Character == "leaf").WouldReturn.Select(taxon => taxon.Name.Text)];
+
         // A sound reading is not explained; a doubtful one says what it keeps out.
-        var doubted = new MadeFlora()
-            .States("bark", "grey red")
-            .States("leaf", "broad needle")
-            .States("bud", "long short")
-            .Taxon("Aus primus", "bark: grey / leaf: broad / bud: long")
-            .Taxon("Aus alter", "bark: red / leaf: broad / bud: long")
-            .Taxon("Bus procul", "bark: red / leaf: needle / bud: short")
-            .Sieve()
-            .Ask(
-                new SieveQuestion
-                {
-                    School = School.Strict,
-                    AllowedDisagreements = 0,
-                    Readings =
-                    [
-                        Is("bark", "red", Certainty.Guess),
-                        Is("leaf", "needle", Certainty.Guess),
-                        Is("bud", "long", Certainty.Sure),
-                    ],
-                }
-            );
-        var leaf = doubted.Doubts.Single(doubt => doubt.Reading.Character == "leaf");
-        Assert.Contains("Aus alter", leaf.WouldReturn.Select(taxon => taxon.Name.Text));
-        Assert.DoesNotContain("Aus primus", leaf.WouldReturn.Select(taxon => taxon.Name.Text));
+        var sound = Strictly(
+            Is("bark", "grey", Certainty.Guess),
+            Is("leaf", "broad", Certainty.Sure),
+            Is("bud", "long", Certainty.Sure)
+        );
+        Assert.Equal(["Aus primus"], sound.Pan.Select(candidate => candidate.Taxon.Name.Text));
+        Assert.Empty(WouldReturn(sound));
+        var doubted = Strictly(
+            Is("bark", "red", Certainty.Guess),
+            Is("leaf", "needle", Certainty.Guess),
+            Is("bud", "long", Certainty.Sure)
+        );
+        Assert.Contains("Aus alter", WouldReturn(doubted));
+        Assert.DoesNotContain("Aus primus", WouldReturn(doubted));
     }
 
     [Fact]
