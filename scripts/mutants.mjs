@@ -80,7 +80,8 @@ function report(folder) {
   const noticed = count.Killed + count.Timeout;
   const all = noticed + count.Survived + count.NoCoverage;
   writeFileSync(join(root, '.run', 'mutants', `${folder}.txt`), survivors.join('\n') + '\n');
-  console.log(`${folder}: ${noticed} of ${all} noticed, ${all ? Math.round((100 * noticed) / all) : 100} %`);
+  const late = count.Timeout ? `, ${count.Timeout} of them since the tests did not end` : '';
+  console.log(`${folder}: ${noticed} of ${all} noticed, ${all ? Math.round((100 * noticed) / all) : 100} %${late}`);
 }
 
 // The whole folder, or so many of its places.

@@ -1,3 +1,6 @@
+using System.Text.Json.Serialization;
+using VerdantSieve.Core.Seasons;
+
 namespace VerdantSieve.Core.Botany;
 
 /// <summary>One feature of a plant that can be looked at, as the flora's vocabulary defines it.</summary>
@@ -42,6 +45,10 @@ public abstract record Character
         init => field = value > 0 ? value : throw new ArgumentOutOfRangeException(nameof(Effort), value, "An effort is above 0.");
     } = 1;
 
+    /// <summary>Whether it is seen in one glance with the rest, before anything is asked: its effort is below one half.</summary>
+    [JsonIgnore]
+    public bool IsGlance => Effort < 0.5;
+
     /// <summary>How much a reading of it counts, above 0 and at most 1: below 1 for what only supports, such as the outline of a
     /// crown.</summary>
     /// <exception cref="ArgumentOutOfRangeException">It is not above 0 and at most 1.</exception>
@@ -54,11 +61,35 @@ public abstract record Character
                 : throw new ArgumentOutOfRangeException(nameof(Weight), value, "A weight is above 0 and at most 1.");
     } = 1;
 
+    /// <summary>How often a plant that was looked at well is still described in another word than the flora’s, 0 to below 1; null where
+    /// the vocabulary does not say.</summary>
+    /// <exception cref="ArgumentOutOfRangeException">It is not from 0 to below 1.</exception>
+    public double? Looseness
+    {
+        get;
+        init => field = Part01(value, nameof(Looseness));
+    }
+
+    /// <summary>How often a plant shows what a careful score leaves out, 0 to below 1; null where the vocabulary does not say.</summary>
+    /// <exception cref="ArgumentOutOfRangeException">It is not from 0 to below 1.</exception>
+    public double? Gaps
+    {
+        get;
+        init => field = Part01(value, nameof(Gaps));
+    }
+
+    private static double? Part01(double? value, string name) =>
+        value is null or (>= 0 and < 1) ? value : throw new ArgumentOutOfRangeException(name, value, "A share is from 0 to below 1.");
+
     /// <summary>What says nearly the same thing as this character; null where nothing does.</summary>
     public Correlation? Correlation { get; init; }
 
     /// <summary>How planted plants may lack it; null where they are as the wild ones.</summary>
     public GardenForm? GardenForm { get; init; }
+
+    /// <summary>The stages of the leaves in which it can be seen; empty where it has nothing to do with them, or can be seen wherever there
+    /// are leaves.</summary>
+    public IReadOnlyList<LeafStage> Stages { get; init; } = [];
 
     /// <summary>Its place in the natural order of work, counted from 0.</summary>
     public int Order { get; init; }

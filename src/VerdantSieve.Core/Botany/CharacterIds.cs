@@ -48,6 +48,16 @@ public static class CharacterIds
     /// <summary>Tree, shrub or climber.</summary>
     public const string Habit = "habit";
 
+    /// <summary>How long leaves last.</summary>
+    public const string LeafPersistence = "leaf-persistence";
+
+    /// <summary>The states of <see cref="LeafPersistence"/> where all or some of them last the winter.</summary>
+    public const string Evergreen = "evergreen",
+        HalfEvergreen = "half-evergreen";
+
+    /// <summary>The thickness of the trunk.</summary>
+    public const string TrunkThickness = "trunk-thickness";
+
     /// <summary>The height of the plant.</summary>
     public const string Height = "height";
 

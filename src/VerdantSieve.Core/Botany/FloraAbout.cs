@@ -25,4 +25,16 @@ public sealed record FloraAbout(string Id, string Title)
 
     /// <summary>The genera whose leaves are near alike, each with the sentence that says what to look at instead.</summary>
     public IReadOnlyDictionary<string, string> NearAlike { get; init; } = new Dictionary<string, string>();
+
+    /// <summary>How many kinds of a genus grow, wild or planted, where the flora is for, that it does not hold; where a genus is not named
+    /// that is not known.</summary>
+    /// <exception cref="ArgumentOutOfRangeException">A number is below 0.</exception>
+    public IReadOnlyDictionary<string, int> MissingKinds
+    {
+        get;
+        init =>
+            field = value.Values.All(number => number >= 0)
+                ? value
+                : throw new ArgumentOutOfRangeException(nameof(MissingKinds), "Kinds that are missing are counted from 0 on.");
+    } = new Dictionary<string, int>();
 }

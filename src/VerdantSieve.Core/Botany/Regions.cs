@@ -1,4 +1,5 @@
 using System.Collections.Frozen;
+using VerdantSieve.Core.Seasons;
 
 namespace VerdantSieve.Core.Botany;
 
@@ -155,6 +156,9 @@ public static class Regions
     /// <summary>The name of a botanical country.</summary>
     /// <exception cref="KeyNotFoundException">There is no such code.</exception>
     public static string Name(string code) => All[code].Name;
+
+    /// <summary>The place that stands for a country where no nearer one is known; null for an unknown code.</summary>
+    public static Position? CentreOf(string code) => Centres.Of(code);
 
     /// <summary>The countries that share a border with this one; none for an unknown code.</summary>
     public static IReadOnlyList<string> Neighbours(string code) => All.TryGetValue(code, out var region) ? region.Neighbours : [];

@@ -21,12 +21,14 @@ public sealed class Scored
     /// <summary>Whether a score can stand for a character: it is of the character's kind and names states that there are.</summary>
     public static bool Fits(Character character, Score score) =>
         character.Match(
-            states: own => score is StateScore shown && shown.States.All(state => own.IndexOf(state.State) >= 0),
+            states: own => score is StateScore shown && shown.Elsewhere.Values.Prepend(shown).All(at => AreOf(own, at)),
             count: _ => score is RangeScore,
             measure: _ => score is RangeScore,
             presence: _ => score is PresenceScore,
             season: _ => score is SeasonScore
         );
+
+    private static bool AreOf(StateCharacter own, StateScore shown) => shown.States.All(state => own.IndexOf(state.State) >= 0);
 
     /// <summary>What each kind of character answers, with its score.</summary>
     public T Match<T>(

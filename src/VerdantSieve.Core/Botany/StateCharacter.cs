@@ -1,3 +1,5 @@
+using System.Text.Json.Serialization;
+
 namespace VerdantSieve.Core.Botany;
 
 /// <summary>A character with named states.</summary>
@@ -26,6 +28,53 @@ public sealed record StateCharacter(string Id) : Character(Id)
 
     /// <summary>Which states are easily taken for which.</summary>
     public IReadOnlyList<Confusion> Confusions { get; init; } = [];
+
+    /// <summary>Which states are kinds of others: of each finer one the broader ones, so that whoever names the broader is not
+    /// wrong.</summary>
+    /// <exception cref="ArgumentException">It names a state that is not there, or a state within itself.</exception>
+    public IReadOnlyDictionary<string, IReadOnlyList<string>> Within
+    {
+        get;
+        init =>
+            field = value.All(pair => IndexOf(pair.Key) >= 0 && pair.Value.All(broader => broader != pair.Key && IndexOf(broader) >= 0))
+                ? value
+                : throw new ArgumentException($"States of {Id} lie within other states of it.", nameof(Within));
+    } = new Dictionary<string, IReadOnlyList<string>>();
+
+    /// <summary>Words that are read though never scored, each for several states.</summary>
+    /// <exception cref="ArgumentException">One bears the id of a state, or covers a state that is not there.</exception>
+    public IReadOnlyList<BroadWord> BroadWords
+    {
+        get;
+        init =>
+            field = value.All(word => IndexOf(word.Id) < 0 && word.States.Count > 1 && word.States.All(state => IndexOf(state) >= 0))
+                ? value
+                : throw new ArgumentException($"A broad word of {Id} covers several of its states, and is none.", nameof(BroadWords));
+    } = [];
+
+    /// <summary>All that can be named in a reading: the states, then the broad words.</summary>
+    [JsonIgnore]
+    public IEnumerable<string> Words => States.Select(state => state.Id).Concat(BroadWords.Select(word => word.Id));
+
+    /// <summary>The indexes of the states that a word covers in a reading: a state with those within it, or what a broad word stands for;
+    /// empty where there is no such word.</summary>
+    public IReadOnlyList<int> Covered(string word)
+    {
+        var named = BroadWords.FirstOrDefault(broad => broad.Id == word)?.States ?? [word];
+        return
+        [
+            .. Enumerable
+                .Range(0, States.Count)
+                .Where(i => named.Contains(States[i].Id) || named.Any(broader => IsWithin(States[i].Id, broader))),
+        ];
+    }
+
+    /// <summary>Whether the one state is a kind of the other.</summary>
+    public bool IsWithin(string finer, string broader) => Within.TryGetValue(finer, out var around) && around.Contains(broader);
+
+    /// <summary>The plain words for a state or a broad word; null where there is no such word.</summary>
+    public string? LabelOf(string word) =>
+        IndexOf(word) is >= 0 and var i ? States[i].Label : BroadWords.FirstOrDefault(broad => broad.Id == word)?.Label;
 
     /// <summary>The index of a state, or -1 where this character has no such state.</summary>
     public int IndexOf(string stateId)

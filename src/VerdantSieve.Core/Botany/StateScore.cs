@@ -19,6 +19,20 @@ public sealed record StateScore : Score
     /// <summary>The states. Never empty; no state twice.</summary>
     public IReadOnlyList<StateFrequency> States { get; }
 
+    /// <summary>What it shows at places of the plant where that is something else: bark on the limbs, leaves in the shade. None of these
+    /// names places in turn.</summary>
+    /// <exception cref="ArgumentException">What it shows at one place names places in turn.</exception>
+    public IReadOnlyDictionary<PlantPlace, StateScore> Elsewhere
+    {
+        get;
+        init =>
+            field = value.Values.All(score => score.Elsewhere.Count == 0)
+                ? value
+                : throw new ArgumentException("What is shown at a place is shown there.", nameof(Elsewhere));
+    } = Nowhere;
+
+    private static readonly IReadOnlyDictionary<PlantPlace, StateScore> Nowhere = new Dictionary<PlantPlace, StateScore>();
+
     /// <summary>The state shown most; the first written where several are as usual.</summary>
     public string Chief => States.MaxBy(state => state.Weight)!.State;
 
@@ -46,7 +60,10 @@ public sealed record StateScore : Score
     ) => states(this);
 
     /// <inheritdoc/>
-    public bool Equals(StateScore? other) => other is not null && States.SequenceEqual(other.States);
+    public bool Equals(StateScore? other) => other is not null
+        && States.SequenceEqual(other.States)
+        && Elsewhere.Count == other.Elsewhere.Count
+        && Elsewhere.All(pair => other.Elsewhere.TryGetValue(pair.Key, out var there) && pair.Value.Equals(there));
 
     /// <inheritdoc/>
     public override int GetHashCode() => States.Aggregate(0, (hash, state) => HashCode.Combine(hash, state));

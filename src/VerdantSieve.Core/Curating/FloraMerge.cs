@@ -40,6 +40,7 @@ public sealed record FloraMerge(Flora Flora, IReadOnlyList<string> Kept)
             FamilyWords = Both(one.FamilyWords, other.FamilyWords),
             Aggregates = Both(one.Aggregates, other.Aggregates),
             NearAlike = Both(one.NearAlike, other.NearAlike),
+            MissingKinds = Both(one.MissingKinds, other.MissingKinds),
         };
 
     private static List<Character> Characters(Flora first, Flora second, List<string> kept)

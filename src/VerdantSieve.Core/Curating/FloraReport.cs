@@ -88,7 +88,9 @@ public sealed class FloraReport
 
     private static IEnumerable<Finding> Unused(Flora flora) =>
         flora
-            .Characters.Where(character => flora.Taxa.All(taxon => taxon.Score(character.Id) is null))
+            // The thickness of a trunk says how far the bark has come, and is no mark of a kind.
+            .Characters.Where(character => character.Id != CharacterIds.TrunkThickness)
+            .Where(character => flora.Taxa.All(taxon => taxon.Score(character.Id) is null))
             .Select(character => new Finding(
                 FindingKind.UnusedCharacter,
                 $"No taxon is scored for {character.Label} ({character.Id}).",

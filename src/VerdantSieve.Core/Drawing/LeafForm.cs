@@ -1,3 +1,4 @@
+using System.Globalization;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Observing;
 
@@ -26,8 +27,8 @@ public sealed class LeafForm
         var (states, numbers) = (new Dictionary<string, string>(), new Dictionary<string, double>());
         foreach (var reading in readings)
         {
-            if (reading.Observation is StatesSeen seen)
-                states[reading.Character] = seen.States[0];
+            if (StateOf(reading.Observation) is { } state)
+                states.TryAdd(reading.Character, state);
             if (NumberOf(reading.Observation) is { } number)
                 numbers[reading.Character] = number;
         }
@@ -37,6 +38,19 @@ public sealed class LeafForm
         return new LeafForm(states, numbers);
     }
 
+    private static string? StateOf(Observation observation) =>
+        observation.Match<string?>(
+            cannotTell: _ => null,
+            states: seen => seen.Mode == StateMode.Not ? null : seen.States[0],
+            counted: _ => null,
+            measured: _ => null,
+            limited: _ => null,
+            sought: _ => null,
+            today: _ => null,
+            tallied: tallied => tallied.Of.MaxBy(line => line.Leaves)!.What is var most && !char.IsAsciiDigit(most[0]) ? most : null,
+            compared: _ => null
+        );
+
     private static double? NumberOf(Observation observation) =>
         observation.Match<double?>(
             cannotTell: _ => null,
@@ -45,7 +59,9 @@ public sealed class LeafForm
             measured: measured => measured.Middle,
             limited: _ => null,
             sought: _ => null,
-            today: _ => null
+            today: _ => null,
+            tallied: tallied => int.TryParse(tallied.Of.MaxBy(line => line.Leaves)!.What, CultureInfo.InvariantCulture, out var n) ? n : null,
+            compared: _ => null
         );
 
     /// <summary>The usual form of a taxon: the first state of each score, the middle of each range.</summary>

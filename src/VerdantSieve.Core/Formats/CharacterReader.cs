@@ -1,12 +1,16 @@
 using System.Globalization;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Measuring;
+using VerdantSieve.Core.Seasons;
 
 namespace VerdantSieve.Core.Formats;
 
 /// <summary>Reads the characters of a vocabulary from their entries.</summary>
 internal sealed class CharacterReader(List<Fault> faults)
 {
+    // Of readings that lie outside what a score allows no character has more than half.
+    private const int MostUnlike = 50;
+
     private readonly List<(Character Character, EntryReader Entry)> read = [];
 
     /// <summary>The characters; those at fault are left out.</summary>
@@ -42,6 +46,9 @@ internal sealed class CharacterReader(List<Fault> faults)
             Contact = entry.Flag("contact"),
             Effort = Effort(entry),
             Weight = entry.Text("counts") is { } counts ? Share("counts", counts, entry) ?? 1 : 1,
+            Stages = [.. entry.List("stages").Select(stage => entry.Choice("stages", stage, LeafStage.Leaf)).Distinct()],
+            Looseness = entry.Text("loose") is { } loose ? Share("loose", loose, entry) : null,
+            Gaps = entry.Text("gaps") is { } gaps ? Share("gaps", gaps, entry) : null,
             Correlation = correlation is var (group, share) ? new Correlation(group, share) : null,
             GardenForm = garden is var (lacking, planted) ? new GardenForm(lacking == "absent" ? null : lacking, planted) : null,
             Order = read.Count,
@@ -75,6 +82,8 @@ internal sealed class CharacterReader(List<Fault> faults)
                         Variety = entry.Flag("variety"),
                         OneSided = entry.Flag("one-sided"),
                         Confusions = StateReader.Confusions(id, states, entry),
+                        Within = StateReader.Within(id, states, entry),
+                        BroadWords = StateReader.BroadWords(id, states, entry),
                     }
                     : null;
             case CharacterNotation.Count:
@@ -105,13 +114,14 @@ internal sealed class CharacterReader(List<Fault> faults)
                     Question = question,
                 };
             case CharacterNotation.Season:
-                return new SeasonCharacter(id)
+                var usual = new SeasonCharacter(id)
                 {
                     Part = part,
                     Label = label,
                     Phrase = phrase,
                     Question = question,
                 };
+                return entry.Text("borne") is { } borne && Share("borne", borne, entry) is { } share ? usual with { Borne = share } : usual;
         }
         if (kind.Length > 0)
             entry.Fault("kind", $"“{kind}” is not a kind; it must be nominal, ordinal, count, measure, presence or season");
@@ -136,9 +146,10 @@ internal sealed class CharacterReader(List<Fault> faults)
 
     private static double? Share(string key, string text, EntryReader entry)
     {
-        if (text.EndsWith('%') && double.TryParse(text[..^1], CultureInfo.InvariantCulture, out var percent) && percent is > 0 and <= 100)
+        var most = key is "loose" or "gaps" ? MostUnlike : 100;
+        if (text.EndsWith('%') && double.TryParse(text[..^1], CultureInfo.InvariantCulture, out var percent) && percent > 0 && percent <= most)
             return percent / 100;
-        entry.Fault(key, $"“{key}” takes a share above 0 and at most 100 %, such as 50 %; not “{text}”");
+        entry.Fault(key, $"“{key}” takes a share above 0 and at most {most} %, such as 50 %; not “{text}”");
         return null;
     }
 

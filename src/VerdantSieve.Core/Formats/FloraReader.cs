@@ -1,3 +1,4 @@
+using System.Globalization;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Seasons;
 
@@ -129,11 +130,23 @@ public sealed class FloraReader
             FamilyWords = Words("families"),
             Aggregates = Words("aggregates"),
             NearAlike = Words("near-alike"),
+            MissingKinds = Numbers(map, "missing-kinds"),
         };
         map.FaultUnasked();
         return about;
 
         Dictionary<string, string> Words(string key) => map.Pairs(key).ToDictionary(pair => pair.Key, pair => pair.Value);
+    }
+
+    private static Dictionary<string, int> Numbers(EntryReader map, string key)
+    {
+        var numbers = new Dictionary<string, int>();
+        foreach (var (id, text) in map.Pairs(key))
+            if (int.TryParse(text, CultureInfo.InvariantCulture, out var number) && number >= 0)
+                numbers[id] = number;
+            else
+                map.Fault(key, $"“{id}” under “{key}” must be a whole number from 0 on, not “{text}”");
+        return numbers;
     }
 
     private static Place? PlaceIn(EntryReader map, string key)

@@ -47,19 +47,39 @@ public static partial class ScoreNotation
             count: _ => Range(text, null),
             measure: measure => Range(text, measure),
             presence: _ => Presence(text),
-            season: _ => SeasonWindow.Parse(text).Map(Score (window) => new SeasonScore(window))
+            season: _ => Season(text)
         );
 
     /// <summary>Writes a score so that <see cref="Parse"/> reads it back unchanged.</summary>
     public static string Format(Scored scored) =>
         scored.Match(
-            states: (_, shown) => string.Join(", ", shown.States.Select(Format)),
+            states: (_, shown) =>
+                string.Concat(
+                    shown
+                        .Elsewhere.OrderBy(place => place.Key)
+                        .Select(place => $"; {place.Key.Word()}: {Listed(place.Value)}")
+                        .Prepend(Listed(shown))
+                ),
             count: (_, range) => range.Write(Number),
             measure: (character, range) => $"{range.Write(Number)} {Unit(character)}".TrimEnd(),
             presence: (_, presence) =>
                 PresenceWords.FirstOrDefault(word => word.Value == presence.Frequency).Key ?? $"{Number(presence.Frequency * 100)} %",
-            season: (_, season) => season.Window.ToString()
+            season: (_, season) => season.Borne is { } borne ? $"{season.Window}, {Number(Math.Round(borne * 100, 6))} %" : $"{season.Window}"
         );
+
+    // "1 Aug – 31 Oct" or "1 Aug – 31 Oct, 60 %": when, and how many plants then bear it.
+    private static Outcome<Score> Season(string text)
+    {
+        var parts = text.Split(',', 2, StringSplitOptions.TrimEntries);
+        var window = SeasonWindow.Parse(parts[0]);
+        if (parts.Length == 1)
+            return window.Map(Score (one) => new SeasonScore(one));
+        return Percent(parts[1]) is > 0 and var percent
+            ? window.Map(Score (one) => new SeasonScore(one) { Borne = percent / 100 })
+            : Wrong(text, $"“{parts[1]}” is not how many plants bear it; write a share such as 60 %");
+    }
+
+    private static string Listed(StateScore shown) => string.Join(", ", shown.States.Select(Format));
 
     /// <summary>A state as it is written in a score, with how often before it.</summary>
     private static string Format(StateFrequency state) => Often(state.Frequency) + state.State;
@@ -75,10 +95,33 @@ public static partial class ScoreNotation
 
     private static Fault Wrong(string text, string message) => Fault.AtField("score", text, message);
 
+    // "blocks, plates; limb: smooth": what it shows, and what elsewhere.
     private static Outcome<Score> States(string text, StateCharacter character)
     {
+        var (here, elsewhere) = (new List<string>(), new Dictionary<PlantPlace, StateScore>());
+        foreach (var part in text.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
+        {
+            if (part.Split(':', 2, StringSplitOptions.TrimEntries) is not [var at, var shown])
+            {
+                here.Add(part);
+                continue;
+            }
+            // People write limbs as well as limb.
+            if (!EnumWords.TryRead<PlantPlace>(at, out var place) && !EnumWords.TryRead(at.TrimEnd('s'), out place))
+                return Wrong(text, $"“{at}” is no place on a plant; it must be one of {string.Join(", ", EnumWords.All<PlantPlace>())}");
+            var there = Shown(shown, character);
+            if (!there.Has(out var score))
+                return Outcome.Faulty<Score>(there.Faults);
+            if (!elsewhere.TryAdd(place, score))
+                return Wrong(text, $"the place “{place.Word()}” stands twice");
+        }
+        return Shown(string.Join(", ", here), character).Map(Score (score) => score with { Elsewhere = elsewhere });
+    }
+
+    private static Outcome<StateScore> Shown(string text, StateCharacter character)
+    {
         var states = new List<StateFrequency>();
-        foreach (var item in text.Split([',', ';'], StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
+        foreach (var item in text.Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
         {
             var words = item.Split(' ', 2, StringSplitOptions.TrimEntries);
             var frequency = Frequency.Usual;

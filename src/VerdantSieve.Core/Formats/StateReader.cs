@@ -9,8 +9,9 @@ internal static class StateReader
     public static IReadOnlyList<State>? Read(string id, EntryReader entry)
     {
         State[] states = [.. entry.Pairs("states").Select(pair => StateOf(pair.Key, pair.Value))];
-        // Known here even where nothing is confused.
-        entry.Known("confused");
+        // Known here even where nothing is said of them.
+        foreach (var key in new[] { "confused", "within", "broader" })
+            entry.Known(key);
         if (states.Length > 0)
             return states;
         entry.Fault("states", $"“{id}” needs states");
@@ -23,6 +24,40 @@ internal static class StateReader
         var halves = text.Split('|', 2, StringSplitOptions.TrimEntries);
         return new State(id, halves[0].Length > 0 ? halves[0] : id.Replace('-', ' '), halves.Length > 1 ? halves[1] : "");
     }
+
+    /// <summary>Which states lie within which: “finer: broader, broader”.</summary>
+    public static IReadOnlyDictionary<string, IReadOnlyList<string>> Within(string id, IReadOnlyList<State> states, EntryReader entry)
+    {
+        var within = new Dictionary<string, IReadOnlyList<string>>();
+        foreach (var (finer, text) in entry.Pairs("within"))
+            if (Listed(text) is { Count: > 0 } broader && !broader.Contains(finer) && AreStates(broader.Prepend(finer), states))
+                within[finer] = broader;
+            else
+                entry.Fault("within", $"write what lies within what as “finer: broader”, with states of {id}; not “{finer}: {text}”");
+        return within;
+    }
+
+    /// <summary>Words for several states: “word: plain words | state, state”.</summary>
+    public static IReadOnlyList<BroadWord> BroadWords(string id, IReadOnlyList<State> states, EntryReader entry)
+    {
+        var words = new List<BroadWord>();
+        foreach (var (word, text) in entry.Pairs("broader"))
+            if (
+                text.Split('|', 2, StringSplitOptions.TrimEntries) is [{ Length: > 0 } label, var covered]
+                && Listed(covered) is { Count: > 1 } named
+                && AreStates(named, states)
+                && states.All(state => state.Id != word)
+            )
+                words.Add(new BroadWord(word, label, named));
+            else
+                entry.Fault("broader", $"write a broader word as “word: plain words | state, state”, with states of {id}; not “{word}: {text}”");
+        return words;
+    }
+
+    private static IReadOnlyList<string> Listed(string text) =>
+        text.Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries);
+
+    private static bool AreStates(IEnumerable<string> ids, IReadOnlyList<State> states) => ids.All(id => states.Any(state => state.Id == id));
 
     public static IReadOnlyList<Confusion> Confusions(string id, IReadOnlyList<State> states, EntryReader entry)
     {

@@ -24,4 +24,7 @@ public sealed record Circumstances
 
     /// <summary>Young or full grown.</summary>
     public Age? Age { get; init; }
+
+    /// <summary>How far the plant is with its leaves, where that was said; else date and place tell.</summary>
+    public LeafStage? Stage { get; init; }
 }

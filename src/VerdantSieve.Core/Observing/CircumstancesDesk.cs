@@ -15,7 +15,7 @@ public static class CircumstancesDesk
     /// <summary>Checks raw circumstances.</summary>
     /// <returns>The circumstances, or all that is wrong, at the fields <c>region</c>, <c>latitude</c>, <c>longitude</c>, <c>elevation</c>,
     /// <c>date</c>,
-    /// <c>setting</c> and <c>age</c>.</returns>
+    /// <c>setting</c>, <c>age</c> and <c>stage</c>.</returns>
     public static Outcome<Circumstances> Check(RawCircumstances raw)
     {
         var faults = new List<Fault>();
@@ -27,6 +27,7 @@ public static class CircumstancesDesk
             Date = Date(raw.Date, faults),
             Setting = Word<Setting>("setting", raw.Setting, faults),
             Age = Word<Age>("age", raw.Age, faults),
+            Stage = Word<LeafStage>("stage", raw.Stage, faults),
         };
         return faults.Count == 0 ? circumstances : Outcome.Faulty<Circumstances>(faults);
     }
@@ -45,12 +46,19 @@ public static class CircumstancesDesk
     {
         if (text is not { Length: > 0 })
             return null;
-        var parsed = LocalDatePattern.Iso.Parse(text);
-        if (parsed.Success && parsed.Value.Year is >= FirstYear and <= LastYear)
-            return parsed.Value;
-        faults.Add(Fault.AtField("date", text, $"It must be a day as year-month-day, such as 2026-06-14, from {FirstYear} to {LastYear}."));
+        if (Day(text) is { } day)
+            return day;
+        faults.Add(Fault.AtField("date", text, AllowedDay));
         return null;
     }
+
+    /// <summary>What a day must be.</summary>
+    internal static string AllowedDay { get; } =
+        $"It must be a day as year-month-day, such as 2026-06-14, from {FirstYear} to {LastYear}.";
+
+    /// <summary>A day as year-month-day; null where it is none.</summary>
+    internal static LocalDate? Day(string text) =>
+        LocalDatePattern.Iso.Parse(text) is { Success: true, Value: { Year: >= FirstYear and <= LastYear } day } ? day : null;
 
     private static T? Word<T>(string field, string? word, List<Fault> faults)
         where T : struct, Enum

@@ -9,12 +9,14 @@ public static class Conditions
     public static bool CanHold(this Condition condition, Observation observation) =>
         observation.Match(
             cannotTell: _ => true,
-            states: seen => condition.IsPresence || seen.States.Any(condition.Admits),
+            states: seen => condition.IsPresence || seen.Mode == StateMode.Not || seen.States.Any(condition.Admits),
             counted: _ => true,
             measured: _ => true,
             limited: _ => true,
             sought: sought => sought.Seen,
-            today: today => today.Seen
+            today: today => today.Seen,
+            tallied: tallied => condition.IsPresence || tallied.Of.Any(line => condition.Admits(line.What)),
+            compared: _ => true
         );
 
     /// <summary>Whether an observation settles a condition one way or the other. “Unlobed or lobed, can’t tell which” does not settle that
@@ -23,11 +25,15 @@ public static class Conditions
         observation.Match(
             cannotTell: _ => false,
             states: seen =>
-                seen.Mode != StateMode.Either || condition.IsPresence || seen.States.Select(condition.Admits).Distinct().Count() == 1,
+                condition.IsPresence
+                || (seen.Mode is StateMode.Is or StateMode.AllSeen)
+                || (seen.Mode == StateMode.Either && seen.States.Select(condition.Admits).Distinct().Count() == 1),
             counted: _ => true,
             measured: _ => true,
             limited: _ => true,
             sought: _ => true,
-            today: _ => true
+            today: _ => true,
+            tallied: _ => true,
+            compared: _ => true
         );
 }

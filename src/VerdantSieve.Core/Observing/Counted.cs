@@ -46,6 +46,8 @@ public sealed record Counted : Observation
         Func<Measured, T> measured,
         Func<Limited, T> limited,
         Func<Sought, T> sought,
-        Func<Today, T> today
+        Func<Today, T> today,
+        Func<Tallied, T> tallied,
+        Func<Compared, T> compared
     ) => counted(this);
 }

@@ -33,6 +33,8 @@ public sealed record Limited : Observation
         Func<Measured, T> measured,
         Func<Limited, T> limited,
         Func<Sought, T> sought,
-        Func<Today, T> today
+        Func<Today, T> today,
+        Func<Tallied, T> tallied,
+        Func<Compared, T> compared
     ) => limited(this);
 }

@@ -58,6 +58,8 @@ public sealed record Measured : Observation
         Func<Measured, T> measured,
         Func<Limited, T> limited,
         Func<Sought, T> sought,
-        Func<Today, T> today
+        Func<Today, T> today,
+        Func<Tallied, T> tallied,
+        Func<Compared, T> compared
     ) => measured(this);
 }

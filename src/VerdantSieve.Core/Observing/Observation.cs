@@ -3,7 +3,7 @@ namespace VerdantSieve.Core.Observing;
 /// <summary>What was observed of one character.</summary>
 /// <remarks>The kinds are closed: <see cref="CannotTell"/>, <see cref="StatesSeen"/>, <see cref="Counted"/>, <see cref="Measured"/>,
 /// <see cref="Limited"/>,
-/// <see cref="Sought"/> and <see cref="Today"/>.</remarks>
+/// <see cref="Sought"/>, <see cref="Today"/>, <see cref="Tallied"/> and <see cref="Compared"/>.</remarks>
 public abstract record Observation
 {
     private protected Observation() { }
@@ -16,6 +16,8 @@ public abstract record Observation
         Func<Measured, T> measured,
         Func<Limited, T> limited,
         Func<Sought, T> sought,
-        Func<Today, T> today
+        Func<Today, T> today,
+        Func<Tallied, T> tallied,
+        Func<Compared, T> compared
     );
 }

@@ -12,7 +12,9 @@ internal static class ObservationKinds
             measured: Refuse<StatesSeen>,
             limited: Refuse<StatesSeen>,
             sought: Refuse<StatesSeen>,
-            today: Refuse<StatesSeen>
+            today: Refuse<StatesSeen>,
+            tallied: Refuse<StatesSeen>,
+            compared: Refuse<StatesSeen>
         );
 
     /// <summary>Of a count or a measure: how many or how large it was, or on which side of a limit.</summary>
@@ -29,7 +31,9 @@ internal static class ObservationKinds
             measured: measured,
             limited: limited,
             sought: Refuse<T>,
-            today: Refuse<T>
+            today: Refuse<T>,
+            tallied: Refuse<T>,
+            compared: Refuse<T>
         );
 
     /// <summary>Of what is looked for: whether it was seen.</summary>
@@ -41,7 +45,9 @@ internal static class ObservationKinds
             measured: Refuse<bool>,
             limited: Refuse<bool>,
             sought: sought => sought.Seen,
-            today: today => today.Seen
+            today: today => today.Seen,
+            tallied: Refuse<bool>,
+            compared: Refuse<bool>
         );
 
     /// <summary>Refuses an observation of another kind than the character's.</summary>

@@ -29,6 +29,9 @@ public sealed record RawCircumstances
     /// <summary><c>young</c> or <c>grown</c>.</summary>
     public string? Age { get; init; }
 
+    /// <summary><c>leafless</c>, <c>bud</c>, <c>leafing</c>, <c>leaf</c>, <c>turning</c> or <c>leaf-fall</c>.</summary>
+    public string? Stage { get; init; }
+
     /// <summary>Circumstances written so that <see cref="CircumstancesDesk.Check"/> reads them back unchanged.</summary>
     public static RawCircumstances From(Circumstances circumstances) =>
         new()
@@ -40,6 +43,7 @@ public sealed record RawCircumstances
             Date = circumstances.Date is { } date ? LocalDatePattern.Iso.Format(date) : null,
             Setting = circumstances.Setting?.Word(),
             Age = circumstances.Age?.Word(),
+            Stage = circumstances.Stage?.Word(),
         };
 
     private static string? Written(double? value) => value?.ToString("R", CultureInfo.InvariantCulture);

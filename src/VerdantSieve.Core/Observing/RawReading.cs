@@ -1,3 +1,4 @@
+using NodaTime.Text;
 using VerdantSieve.Core.Measuring;
 
 namespace VerdantSieve.Core.Observing;
@@ -8,7 +9,7 @@ public sealed record RawReading(string? Character)
     /// <summary>The states named.</summary>
     public IReadOnlyList<string>? States { get; init; }
 
-    /// <summary><c>is</c>, <c>either</c> or <c>all-seen</c>; <c>is</c> where left out.</summary>
+    /// <summary><c>is</c>, <c>either</c>, <c>all-seen</c> or <c>not</c>; <c>is</c> where left out.</summary>
     public string? Mode { get; init; }
 
     /// <summary>A count, or a measure in <see cref="Unit"/>.</summary>
@@ -45,6 +46,22 @@ public sealed record RawReading(string? Character)
     /// <summary>The unit of the numbers; the character's own where left out.</summary>
     public string? Unit { get; init; }
 
+    /// <summary>Where on the plant it was read: <c>base</c>, <c>trunk</c>, <c>limb</c>, <c>young</c>, <c>tip</c>, <c>older</c>,
+    /// <c>sun</c>, <c>shade</c>, <c>sucker</c> or <c>litter</c>; no place where left out.</summary>
+    public string? On { get; init; }
+
+    /// <summary>The day it was read, as year-month-day; that of the look where left out.</summary>
+    public string? Date { get; init; }
+
+    /// <summary>How many leaves showed which state or number.</summary>
+    public IReadOnlyDictionary<string, int>? Tally { get; init; }
+
+    /// <summary>The taxon it is held against, by name or synonym.</summary>
+    public string? Than { get; init; }
+
+    /// <summary><c>less</c>, <c>more</c> or <c>alike</c>: how it stands to that taxon.</summary>
+    public string? Is { get; init; }
+
     /// <summary>How many leaves were measured; 1 where left out.</summary>
     public int? Leaves { get; init; }
 
@@ -67,6 +84,8 @@ public sealed record RawReading(string? Character)
         {
             Certainty = reading.Certainty.Word(),
             Origin = reading.Origin == Observing.Origin.FairSample ? null : reading.Origin.Word(),
+            On = reading.On?.Word(),
+            Date = reading.Day is { } day ? LocalDatePattern.Iso.Format(day) : null,
         };
         return reading.Observation.Match(
             cannotTell: _ => raw with { Unknown = true },
@@ -89,7 +108,9 @@ public sealed record RawReading(string? Character)
                     By = Written(limited.By),
                 },
             sought: sought => raw with { Seen = sought.Seen },
-            today: today => raw with { Today = today.Seen }
+            today: today => raw with { Today = today.Seen },
+            tallied: tallied => raw with { Tally = tallied.Of.ToDictionary(line => line.What, line => line.Leaves) },
+            compared: compared => raw with { Than = compared.Than.Text, Is = compared.Is.Word() }
         );
     }
 

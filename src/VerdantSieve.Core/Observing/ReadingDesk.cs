@@ -1,3 +1,4 @@
+using System.Globalization;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Measuring;
 
@@ -22,9 +23,46 @@ public static class ReadingDesk
             return Fault.AtField("certainty", raw.Certainty, "It must be sure, fair or guess.");
         if (!EnumWords.TryRead<Origin>(raw.Origin ?? Origin.FairSample.Word(), out var origin))
             return Fault.AtField("origin", raw.Origin, $"It must be one of: {string.Join(", ", EnumWords.All<Origin>())}.");
-        var observed = raw.Unknown
-            ? new CannotTell()
-            : character.Match(
+        if (!EnumWords.TryRead<PlantPlace>(raw.On, out var place) && raw.On is not null)
+            return Fault.AtField("on", raw.On, $"It must be one of: {string.Join(", ", EnumWords.All<PlantPlace>())}; or left out.");
+        var day = raw.Date is null ? null : CircumstancesDesk.Day(raw.Date);
+        if (raw.Date is not null && day is null)
+            return Fault.AtField("date", raw.Date, CircumstancesDesk.AllowedDay);
+        return Observed(raw, character, flora)
+            .Map(observation => new Reading(character.Id, observation, certainty)
+            {
+                Origin = origin == Origin.FairSample ? OriginAt(raw.On is null ? null : place) : origin,
+                On = raw.On is null ? null : place,
+                Day = day,
+            });
+    }
+
+    // What was read on a sucker or in the litter is no fair sample.
+    private static Origin OriginAt(PlantPlace? place) =>
+        place switch
+        {
+            PlantPlace.Sucker => Origin.Sucker,
+            PlantPlace.Litter => Origin.Litter,
+            null
+            or PlantPlace.Base
+            or PlantPlace.Trunk
+            or PlantPlace.Limb
+            or PlantPlace.Young
+            or PlantPlace.Tip
+            or PlantPlace.Older
+            or PlantPlace.Sun
+            or PlantPlace.Shade => Origin.FairSample,
+        };
+
+    private static Outcome<Observation> Observed(RawReading raw, Character character, Flora flora)
+    {
+        if (raw.Unknown)
+            return new CannotTell();
+        if (raw.Than is not null || raw.Is is not null)
+            return CheckCompared(raw, character, flora);
+        if (raw.Tally is not null)
+            return CheckTally(raw.Tally, character);
+        return character.Match(
                 states: states => CheckStates(raw, states),
                 count: _ => CheckCount(raw),
                 measure: measure => CheckMeasure(raw, measure),
@@ -35,20 +73,75 @@ public static class ReadingDesk
                         ? new Today(today)
                         : Fault.AtField("today", null, "Say true (there are some today) or false (looked, none).")
             );
-        return observed.Map(observation => new Reading(character.Id, observation, certainty) { Origin = origin });
     }
+
+    private static Outcome<Observation> CheckCompared(RawReading raw, Character character, Flora flora)
+    {
+        if (!EnumWords.TryRead<Comparison>(raw.Is, out var how))
+            return Fault.AtField("is", raw.Is, $"It must be {EnumWords.Listed<Comparison>()}.");
+        if (raw.Than is null || flora.FindTaxon(raw.Than) is not { } than)
+            return Fault.AtField("than", raw.Than, "It must be the name of a taxon of this flora, such as Carpinus betulus.");
+        var inSeries = character.Match(
+            states: states => states.Ordered,
+            count: _ => true,
+            measure: _ => true,
+            presence: _ => false,
+            season: _ => false
+        );
+        if (!inSeries)
+            return Fault.AtField("than", raw.Than, "Only a measure, a count or a series can be held against that of another kind.");
+        return than.Score(character.Id) is null
+            ? Fault.AtField("than", raw.Than, $"The flora does not say what the {character.Label} of {than.Name} is; name another kind.")
+            : new Compared(than.Name, how);
+    }
+
+    private static Outcome<Observation> CheckTally(IReadOnlyDictionary<string, int> tally, Character character)
+    {
+        var (order, allowed) = character.Match<(Func<string, int>?, string)>(
+            states: states => (what => states.Words.ToList().IndexOf(what), "It must be one of: " + string.Join(", ", states.Words) + "."),
+            count: _ => (NumberOf, $"It must be a whole number from 1 to {CountCharacter.Largest}."),
+            measure: _ => (null, ""),
+            presence: _ => (null, ""),
+            season: _ => (null, "")
+        );
+        if (order is null)
+            return Fault.AtField("tally", null, "Only states and numbers can be tallied.");
+        if (tally.Count == 0)
+            return Fault.AtField("tally", null, "Count at least one state or number.");
+        foreach (var (what, leaves) in tally)
+        {
+            if (order(what) < 0)
+                return Fault.AtField($"tally.{what}", what, allowed);
+            if (leaves < 1)
+                return Fault.AtField($"tally.{what}", $"{leaves}", "At least one leaf is counted of each.");
+        }
+        return tally.Values.Sum(leaves => (long)leaves) > Tallied.MostLeaves
+            ? Fault.AtField("tally", null, $"At most {Tallied.MostLeaves} leaves are counted in all.")
+            : new Tallied([.. tally.OrderBy(line => order(line.Key)).Select(line => new TallyLine(line.Key, line.Value))]);
+    }
+
+    // -1 where it is no number that can be counted; a number is written in one way only.
+    private static int NumberOf(string text) =>
+        int.TryParse(text, NumberStyles.None, CultureInfo.InvariantCulture, out var number)
+        && number is >= 1 and <= CountCharacter.Largest
+        && text[0] != '0'
+            ? number
+            : -1;
 
     private static Outcome<Observation> CheckStates(RawReading raw, StateCharacter character)
     {
-        var allowed = "It must be one of: " + string.Join(", ", character.States.Select(state => state.Id)) + ".";
+        var words = character.Words.ToList();
+        var allowed = "It must be one of: " + string.Join(", ", words) + ".";
         if (raw.States is not { Count: > 0 } named)
             return Fault.AtField("states", null, "Name at least one state. " + allowed);
         foreach (var state in named)
-            if (state is null || character.IndexOf(state) < 0)
+            if (state is null || !words.Contains(state))
                 return Fault.AtField("states", state, allowed);
         if (!EnumWords.TryRead<StateMode>(raw.Mode ?? StateMode.Is.Word(), out var mode))
-            return Fault.AtField("mode", raw.Mode, "It must be is, either or all-seen.");
-        string[] states = [.. named.Distinct().OrderBy(character.IndexOf)];
+            return Fault.AtField("mode", raw.Mode, "It must be is, either, all-seen or not.");
+        string[] states = [.. named.Distinct().OrderBy(words.IndexOf)];
+        if (mode == StateMode.Not)
+            return RuledOut(states, character);
         if (states.Length == 1)
             return new StatesSeen(states, StateMode.Is);
         if (mode == StateMode.Is)
@@ -59,6 +152,12 @@ public static class ReadingDesk
             );
         return new StatesSeen(states, mode);
     }
+
+    // A plant shows something: not all can be ruled out.
+    private static Outcome<Observation> RuledOut(string[] states, StateCharacter character) =>
+        states.SelectMany(character.Covered).Distinct().Count() < character.States.Count
+            ? new StatesSeen(states, StateMode.Not)
+            : Fault.AtField("states", states[^1], "All states are ruled out; leave at least one that it can be.");
 
     private static Outcome<Observation> CheckCount(RawReading raw)
     {

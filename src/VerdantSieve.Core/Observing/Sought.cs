@@ -11,6 +11,8 @@ public sealed record Sought(bool Seen) : Observation
         Func<Measured, T> measured,
         Func<Limited, T> limited,
         Func<Sought, T> sought,
-        Func<Today, T> today
+        Func<Today, T> today,
+        Func<Tallied, T> tallied,
+        Func<Compared, T> compared
     ) => sought(this);
 }

@@ -11,4 +11,7 @@ public enum StateMode
 
     /// <summary>All of these occur on this very plant.</summary>
     AllSeen,
+
+    /// <summary>None of these, whatever else it is.</summary>
+    Not,
 }

@@ -9,12 +9,12 @@ public sealed record StatesSeen : Observation
     {
         if (states.Count == 0 || states.Distinct().Count() < states.Count)
             throw new ArgumentException("A reading names at least one state, and each once.", nameof(states));
-        if (states.Count == 1 != (mode == StateMode.Is))
-            throw new ArgumentException("One state is “is”; several are “either” or “all-seen”.", nameof(mode));
+        if (mode != StateMode.Not && states.Count == 1 != (mode == StateMode.Is))
+            throw new ArgumentException("One state is “is” or “not”; several are “either”, “all-seen” or “not”.", nameof(mode));
         (States, Mode) = (states, mode);
     }
 
-    /// <summary>The states. Never empty; none twice.</summary>
+    /// <summary>The states, or broad words that stand for several. Never empty; none twice.</summary>
     public IReadOnlyList<string> States { get; }
 
     /// <summary>How several are meant; <see cref="StateMode.Is"/> where there is one.</summary>
@@ -34,6 +34,8 @@ public sealed record StatesSeen : Observation
         Func<Measured, T> measured,
         Func<Limited, T> limited,
         Func<Sought, T> sought,
-        Func<Today, T> today
+        Func<Today, T> today,
+        Func<Tallied, T> tallied,
+        Func<Compared, T> compared
     ) => states(this);
 }

@@ -10,6 +10,28 @@ public static class Wording
     /// <summary>A reading as a short phrase: "leaves in pairs", "blade 14.5 cm long", "no flowers".</summary>
     public static string Of(Reading reading, Flora flora, LengthStyle style = LengthStyle.Metric)
     {
+        var words = OfObservation(reading, flora, style);
+        return reading.On is { } place ? $"{words} {At(place)}" : words;
+    }
+
+    /// <summary>Where on the plant, for the end of a phrase.</summary>
+    public static string At(PlantPlace place) =>
+        place switch
+        {
+            PlantPlace.Base => "at the base",
+            PlantPlace.Trunk => "on the trunk",
+            PlantPlace.Limb => "on the limbs",
+            PlantPlace.Young => "on young stems",
+            PlantPlace.Tip => "at the tip of the twig",
+            PlantPlace.Older => "further back on the twig",
+            PlantPlace.Sun => "in the sun",
+            PlantPlace.Shade => "in the shade",
+            PlantPlace.Sucker => "on a sucker",
+            PlantPlace.Litter => "in the litter",
+        };
+
+    private static string OfObservation(Reading reading, Flora flora, LengthStyle style)
+    {
         var character = flora.Character(reading.Character);
         return reading.Observation.Match(
             cannotTell: _ => $"{character.Label}: can’t tell",
@@ -18,14 +40,38 @@ public static class Wording
             measured: measured => Fill(character, Size(measured, ((MeasureCharacter)character).Unit, style)),
             limited: limited => Fill(character, $"{SideWords(limited.Side)} {Amount(limited, character, style)}"),
             sought: sought => FoundOrNot(character, sought.Seen),
-            today: today => FoundOrNot(character, today.Seen)
+            today: today => FoundOrNot(character, today.Seen),
+            tallied: tallied => Fill(character, Counts(tallied, character)),
+            compared: compared => $"{character.Label} {Stands(compared.Is)} {compared.Than.Text}"
         );
     }
 
+    // "palmate on 7, one-sided on 1".
+    private static string Counts(Tallied tallied, Character character) =>
+        Join(
+            [
+                .. tallied
+                    .Of.OrderByDescending(line => line.Leaves)
+                    .Select(line => $"{(character as StateCharacter)?.LabelOf(line.What) ?? line.What} ({line.Leaves}×)"),
+            ],
+            "and"
+        );
+
+    private static string Stands(Comparison how) =>
+        how switch
+        {
+            Comparison.Less => "less than that of",
+            Comparison.More => "more than that of",
+            Comparison.Alike => "much as that of",
+        };
+
     private static string FoundOrNot(Character character, bool seen) => seen ? Fill(character, "") : $"no {Fill(character, "")}";
 
-    private static string Named(StatesSeen seen, StateCharacter character) =>
-        Join([.. seen.States.Select(state => character[state].Label)], seen.Mode == StateMode.AllSeen ? "and" : "or");
+    private static string Named(StatesSeen seen, StateCharacter character)
+    {
+        var words = Join([.. seen.States.Select(state => character.LabelOf(state)!)], seen.Mode == StateMode.AllSeen ? "and" : "or");
+        return seen.Mode == StateMode.Not ? $"not {words}" : words;
+    }
 
     private static string Number(Counted counted)
     {
@@ -67,7 +113,9 @@ public static class Wording
                 + (measured.Typical is { } typical ? $", mostly {Bare(typical)}" : ""),
             limited: limited => $"{About(limited.By)}{SideWords(limited.Side)} {Ends(limited.Limit, limited.Limit)}",
             sought: _ => "",
-            today: _ => ""
+            today: _ => "",
+            tallied: _ => "",
+            compared: _ => ""
         );
 
         string Bare(double value) => character is MeasureCharacter measure ? LengthWords.Number(value, measure.Unit, style) : $"{value:0}";
@@ -100,7 +148,13 @@ public static class Wording
     /// <param name="write">How a state is written.</param>
     public static string Of(Scored scored, LengthStyle style, Func<State, string> write) =>
         scored.Match(
-            states: (character, shown) => States(shown, character, write),
+            states: (character, shown) =>
+                string.Concat(
+                    shown
+                        .Elsewhere.OrderBy(place => place.Key)
+                        .Select(place => $"; {At(place.Key)} {States(place.Value, character, write)}")
+                        .Prepend(States(shown, character, write))
+                ),
             count: (_, range) => range.Write(value => value.ToString("0", CultureInfo.InvariantCulture)),
             measure: (character, range) =>
                 $"{range.Write(value => LengthWords.Number(value, character.Unit, style))} "

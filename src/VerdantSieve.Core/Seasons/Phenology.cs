@@ -38,12 +38,20 @@ public static class Phenology
     /// <param name="delay">Days by which the season runs late here, from <see cref="HopkinsDelay"/>.</param>
     /// <param name="fruit">Fruit rather than flowers: it hangs on past its season.</param>
     /// <param name="separateSexes">Whether half of the plants can never bear it.</param>
-    public static double ChanceSeen(SeasonWindow window, int dayOfYear, double delay, bool fruit, bool separateSexes)
+    /// <param name="borne">The share of plants that bear it in season, where all of them can; 0 to 1.</param>
+    public static double ChanceSeen(
+        SeasonWindow window,
+        int dayOfYear,
+        double delay,
+        bool fruit,
+        bool separateSexes,
+        double borne = ShownInSeason
+    )
     {
         var inside = window.DaysInside((int)Math.Round(dayOfYear - delay));
         var spread = inside < 0 && fruit ? FruitLingers : YearSpread;
         var inSeason = 1 / (1 + Math.Exp(-1.7 * (inside + 0.5) / spread));
-        var shown = separateSexes && fruit ? ShownInSeason / 2 : ShownInSeason;
+        var shown = separateSexes && fruit ? borne / 2 : borne;
         return ShownOutOfSeason + (shown - ShownOutOfSeason) * inSeason;
     }
 }

@@ -17,8 +17,8 @@ internal sealed class EvidenceSet : IDisposable
     public EvidenceSet(IReadOnlyList<Reading> readings, IReadOnlyList<double> weights, int rows)
     {
         this.rows = rows;
-        room = ArrayPool<double>.Shared.Rent(Math.Max(1, readings.Count * 3 * rows));
-        pieces = [.. readings.Select((reading, i) => new Evidence(reading, weights[i], room.AsMemory(i * 3 * rows, 3 * rows)))];
+        room = ArrayPool<double>.Shared.Rent(Math.Max(1, readings.Count * 4 * rows));
+        pieces = [.. readings.Select((reading, i) => new Evidence(reading, weights[i], room.AsMemory(i * 4 * rows, 4 * rows)))];
     }
 
     public int Count => pieces.Length;
@@ -37,8 +37,17 @@ internal sealed class EvidenceSet : IDisposable
                 TensorPrimitives.Add(posterior, pieces[i].Logs, posterior);
         TensorPrimitives.Subtract(posterior, TensorPrimitives.Max<double>(posterior), posterior);
         TensorPrimitives.Exp(posterior, posterior);
-        TensorPrimitives.Divide(posterior, TensorPrimitives.Sum<double>(posterior), posterior);
+        TensorPrimitives.Divide(posterior, Sum(posterior), posterior);
         return posterior;
+    }
+
+    // One after another: what is added in blocks comes out otherwise in the last digit, by where in memory it happens to lie.
+    private static double Sum(double[] values)
+    {
+        var sum = 0.0;
+        foreach (var value in values)
+            sum += value;
+        return sum;
     }
 
     public void Dispose() => ArrayPool<double>.Shared.Return(room);

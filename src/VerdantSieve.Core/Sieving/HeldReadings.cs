@@ -38,6 +38,9 @@ internal sealed class HeldReadings
     /// reading.</summary>
     public void Hold(Row taxon, string character)
     {
+        // Read at several places, a character holds a taxon once.
+        if (at[taxon.Index].Characters is [.., var last] && last == character)
+            return;
         at[taxon.Index] = at[taxon.Index].Then(character);
         byTaxon[taxon.Index] = at[taxon.Index].Characters;
         counts[character] = counts.GetValueOrDefault(character) + 1;

@@ -13,6 +13,12 @@ public sealed record NextLook(Character Character, double Bits, double Chance, s
     /// only.</summary>
     public double? Leaves { get; init; }
 
-    /// <summary>Bits × chance ÷ effort: what the looks are ordered by.</summary>
-    public double Worth => Bits * Chance / Character.Effort;
+    /// <summary>The bits that can be expected of the best of the looks which can only be asked once this one has been answered.</summary>
+    public double Opens { get; init; }
+
+    // A look further on is worth half a look now.
+    private const double LookAhead = 0.5;
+
+    /// <summary>What the looks are ordered by: bits × chance, and part of what an answer opens, ÷ effort.</summary>
+    public double Worth => (Bits * Chance + LookAhead * Opens) / Character.Effort;
 }

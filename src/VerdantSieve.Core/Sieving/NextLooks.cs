@@ -11,7 +11,11 @@ internal sealed class NextLooks
     // A question that fewer of the open kinds could answer waits until its condition has been read; one that hardly any could, is not
     // asked.
     private const double AnsweredByMost = 0.9,
+        AnsweredAtAGlance = 0.4,
         AnsweredBySome = 0.05;
+
+    // Where most of what it may be is bare, nothing is asked of leaves.
+    private const double MostlyInLeaf = 0.5;
     private const double LeastBits = 1e-4;
 
     // Of two kinds told apart so little by a look, it is no test.
@@ -82,33 +86,53 @@ internal sealed class NextLooks
             .FirstOrDefault();
     }
 
-    // Every character that can be asked, with the bits it would tell.
+    // Every character that can be asked, with the bits it would tell, and what its answer opens.
     private IEnumerable<NextLook> Open(double[] known, Func<ExpectedOutcomes, double> bitsOf)
     {
+        var opened = new Dictionary<string, double>();
+        var open = new List<(Character Character, double Bits, double Chance)>();
         foreach (var character in table.Flora.Characters)
         {
             if (asked.Contains(character.Id) || !table[character.Id].CanBeAsked(when) || RuledOut(character))
                 continue;
-            if (ChanceReadable(character, known) is not { } chance)
+            var (chance, waits) = ChanceReadable(character, known);
+            if (chance < AnsweredBySome)
                 continue;
             var bits = bitsOf(table[character.Id].Expected(when)) * character.Weight;
             if (bits < LeastBits)
                 continue;
+            if (!waits)
+                open.Add((character, bits, chance));
+            else
+                opened[character.OnlyIf!.CharacterId] = Math.Max(
+                    opened.GetValueOrDefault(character.OnlyIf.CharacterId),
+                    bits * chance / character.Effort
+                );
+        }
+        foreach (var (character, bits, chance) in open)
+        {
             var heldBack = character.Contact && hurting is not null ? $"Wait with touching: {hurting.CommonName} is still possible." : null;
-            yield return new NextLook(character, bits, chance, heldBack);
+            yield return new NextLook(character, bits, chance, heldBack) { Opens = chance * opened.GetValueOrDefault(character.Id) };
         }
     }
 
-    // Null where too few of the open kinds could answer.
-    private double? ChanceReadable(Character character, double[] known)
+    // The chance that it can be answered on this plant, and whether it has to wait for the look it hangs on.
+    private (double Chance, bool Waits) ChanceReadable(Character character, double[] known)
     {
+        if (when.Stage is { } stage && character.Stages.Count > 0 && !character.Stages.Contains(stage))
+            return (0, false);
+        var inLeaf = Organs.Of(character) == Organ.Leaf && character.Stages.Count == 0 ? ChanceInLeaf(known) : 1;
+        if (inLeaf < MostlyInLeaf)
+            return (0, false);
         if (character.OnlyIf is not { } condition)
-            return 1;
-        var chance = TensorPrimitives.Dot(known, table.Readable(character, read, when, room)[..known.Length]);
+            return (inLeaf, false);
+        var chance = inLeaf * TensorPrimitives.Dot(known, table.Readable(character, read, when, room)[..known.Length]);
         var unread = !condition.IsPresence && !read.Contains(condition.CharacterId);
-        var least = unread ? AnsweredByMost : AnsweredBySome;
-        return chance < least ? null : chance;
+        return (chance, unread && chance < (character.IsGlance ? AnsweredAtAGlance : AnsweredByMost));
     }
+
+    private double ChanceInLeaf(double[] known) =>
+        table.Leafy(when) is { } leafy ? TensorPrimitives.Dot(known, leafy.AsSpan(0, known.Length)) : 1;
 
     // What was read may say that there is nothing to look at: no flowers today, so no colour of flowers.
     private bool RuledOut(Character character)

@@ -24,8 +24,8 @@ public static class Prior
     private const double WellKnown = 0.2;
 
     /// <summary>The chance of every row for a plant found in this country; for one found anywhere, where no country is named.</summary>
-    /// <remarks>Of the chance of strangers a third goes to "none of these", the rest to unknown kin of the taxa, in proportion to
-    /// these.</remarks>
+    /// <remarks>Of the chance of strangers a third goes to "none of these", spread evenly over what a stranger may be like; the rest to
+    /// unknown kin, by how many kinds of each genus the flora lacks.</remarks>
     internal static double[] Of(Flora flora, RowLayout rows, SieveModel model, string? region, Setting? setting) =>
         OfRows(region is null ? Anywhere(flora, setting) : In(region, flora, setting), rows, model, setting);
 
@@ -36,14 +36,17 @@ public static class Prior
     private static double[] OfRows(double[] weights, RowLayout rows, SieveModel model, Setting? setting)
     {
         var sum = weights.Sum();
-        var prior = new double[rows.WithKin];
+        var prior = new double[rows.All];
         var strangers = setting == Setting.Planted ? Math.Min(0.5, 2 * model.Strangers) : model.Strangers;
         for (var t = 0; t < rows.Taxa; t++)
         {
             prior[t] = weights[t] / sum * (1 - strangers);
-            prior[rows.KinOf(new Row(t)).Index] = weights[t] / sum * strangers * KinShare;
+            prior[rows.KinOf(new Row(t)).Index] = weights[t] / sum * strangers * KinShare * rows.Missing[t];
+            prior[rows.StrangerLike(new Row(t)).Index] = strangers * (1 - KinShare) / rows.Taxa;
         }
-        prior[rows.None.Index] = strangers * (1 - KinShare);
+        var all = prior.Sum();
+        for (var row = 0; row < prior.Length; row++)
+            prior[row] /= all;
         return prior;
     }
 

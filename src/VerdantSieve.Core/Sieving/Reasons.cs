@@ -14,7 +14,7 @@ internal sealed class Reasons(Weighed weighed, Candidate leader, Candidate? riva
     private const int Most = 4;
 
     private readonly Row row = weighed.Table.Rows.Of(leader.Taxon);
-    private readonly Row against = rival is null ? weighed.Table.Rows.None : weighed.Table.Rows.Of(rival.Taxon);
+    private readonly Row against = rival is null ? weighed.Table.Rows.Average : weighed.Table.Rows.Of(rival.Taxon);
 
     /// <summary>The readings that speak for the leader, strongest first: what was read, and what the rival is like.</summary>
     public IReadOnlyList<Prose> For() => Said((bits, holds) => bits >= WorthSaying && !holds, against);

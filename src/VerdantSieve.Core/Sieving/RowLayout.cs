@@ -3,10 +3,10 @@ using VerdantSieve.Core.Botany;
 
 namespace VerdantSieve.Core.Sieving;
 
-/// <summary>Who stands in which row. The columns have a row for each taxon and a last one, "none of these", which reads as the flora's own
-/// average. Behind them every answer has a row for the unknown kin of each taxon: a kind the flora does not hold, like that taxon but for
-/// some
-/// of its marks. These need no columns of their own, since they are a mixture of the taxon's row and the average.</summary>
+/// <summary>Who stands in which row. The columns have a row for each taxon and a last one, the flora's own average. Behind them every
+/// answer has two rows for each taxon: its unknown kin, a kind the flora does not hold that is like the taxon but for some of its marks; and
+/// a stranger that is like it in some marks only. "None of these" is all strangers together, so that its likelihood is the mean of those of
+/// the kinds. These rows need no columns of their own, since they are mixtures of the taxon's row and the average.</summary>
 internal sealed class RowLayout
 {
     private readonly Dictionary<ScientificName, Row> rowOf;
@@ -20,6 +20,8 @@ internal sealed class RowLayout
             .Select((genus, at) => (genus, at))
             .ToDictionary(pair => pair.genus, pair => pair.at);
         GenusOf = [.. flora.Taxa.Select(taxon => genera[taxon.Name.Genus])];
+        var kinds = flora.Taxa.CountBy(taxon => taxon.Name.Genus).ToDictionary();
+        Missing = [.. flora.Taxa.Select(taxon => Share(flora.About.MissingKinds, taxon.Name.Genus, kinds[taxon.Name.Genus]))];
         rowOf = flora.Taxa.Select((taxon, at) => (taxon.Name, at)).ToDictionary(pair => pair.Name, pair => new Row(pair.at));
     }
 
@@ -29,17 +31,29 @@ internal sealed class RowLayout
     /// <summary>The genus of each taxon, as a number.</summary>
     public IReadOnlyList<int> GenusOf { get; }
 
-    /// <summary>The row of "none of these".</summary>
-    public Row None => new(Taxa);
+    /// <summary>For each taxon how many kinds its genus lacks here for each it has, where 1 is the usual measure of it.</summary>
+    public IReadOnlyList<double> Missing { get; }
+
+    // More than so many for each that is there make no difference, since what is lacking is rarer than what is there.
+    private const double MostMissing = 3;
+
+    private static double Share(IReadOnlyDictionary<string, int> missing, string genus, int kinds) =>
+        missing.TryGetValue(genus, out var number) ? Math.Min(MostMissing, (double)number / kinds) : 1;
+
+    /// <summary>The row of the flora's average.</summary>
+    public Row Average => new(Taxa);
 
     /// <summary>The rows of a column.</summary>
     public int Count => Taxa + 1;
 
     /// <summary>The rows of an answer.</summary>
-    public int WithKin => 2 * Taxa + 1;
+    public int All => 3 * Taxa + 1;
 
     /// <summary>The row of a taxon.</summary>
     public Row Of(Taxon taxon) => rowOf[taxon.Name];
+
+    /// <summary>The row of the taxon of this name.</summary>
+    public Row Of(ScientificName name) => rowOf[name];
 
     /// <summary>Whether the row is a taxon's.</summary>
     public bool IsTaxon(Row row) => row.Index < Taxa;
@@ -47,58 +61,85 @@ internal sealed class RowLayout
     /// <summary>The row of the unknown kin of the taxon in a row.</summary>
     public Row KinOf(Row taxon) => new(Taxa + 1 + taxon.Index);
 
-    /// <summary>The chance, in any character, that an unknown kind differs from the known one it is most like. The nearest kinds of the
-    /// shipped
-    /// flora differ by about this much.</summary>
-    private const double KinDiffers = 0.2;
+    /// <summary>The row of the stranger that is like the taxon in a row.</summary>
+    public Row StrangerLike(Row taxon) => new(2 * Taxa + 1 + taxon.Index);
 
-    // The flora's average is loosened towards "anything at all", so that an unknown plant may differ from all that is known.
-    private const double Loosened = 0.3;
+    // The chance, in any character, that an unknown kind differs from the known one it is most like (the nearest kinds of the shipped flora
+    // differ by about the first), and that a stranger does.
+    private const double KinDiffer = 0.2,
+        StrangersDiffer = 0.45;
 
-    /// <summary>Works out the rows of each taxon's unknown kin from those of a column.</summary>
+    // The flora's average is loosened a little towards "anything at all", since a plant may show what no kind of the flora does.
+    private const double Loosened = 0.05;
+
+    /// <summary>Works out the rows of kin and strangers from those of a column.</summary>
     /// <param name="rows">Room for all rows of an answer, the first of which hold the column.</param>
-    public void AddKin(Span<double> rows)
+    public void AddUnknown(Span<double> rows)
     {
-        var kin = rows[Count..WithKin];
-        TensorPrimitives.Multiply(rows[..Taxa], 1 - KinDiffers, kin);
-        TensorPrimitives.Add(kin, KinDiffers * rows[None.Index], kin);
+        Mix(rows, KinDiffer, rows[Count..(Count + Taxa)]);
+        Mix(rows, StrangersDiffer, rows[(Count + Taxa)..All]);
+    }
+
+    private void Mix(Span<double> rows, double differ, Span<double> unknown)
+    {
+        TensorPrimitives.Multiply(rows[..Taxa], 1 - differ, unknown);
+        TensorPrimitives.Add(unknown, differ * rows[Average.Index], unknown);
     }
 
     /// <summary>The weights of an answer's rows laid on those of a column: what a sum over all rows comes to where it is linear in the
     /// column.</summary>
-    public double[] FoldKin(ReadOnlySpan<double> weights)
+    public double[] FoldUnknown(ReadOnlySpan<double> weights)
     {
         var folded = weights[..Count].ToArray();
-        var kin = weights[Count..];
-        if (kin.Length == 0)
+        if (weights.Length == Count)
             return folded;
-        for (var t = 0; t < Taxa; t++)
-            folded[t] += (1 - KinDiffers) * kin[t];
-        folded[None.Index] += KinDiffers * TensorPrimitives.Sum(kin);
+        Fold(folded, KinDiffer, weights[Count..(Count + Taxa)]);
+        Fold(folded, StrangersDiffer, weights[(Count + Taxa)..]);
         return folded;
     }
 
-    /// <summary>Fills a row for every taxon, its own values, else the mean of its genus, else of the flora; then the row of "none of
-    /// these".</summary>
+    private void Fold(double[] folded, double differ, ReadOnlySpan<double> unknown)
+    {
+        TensorPrimitives.MultiplyAdd(unknown, 1 - differ, folded.AsSpan(0, Taxa), folded);
+        folded[Average.Index] += differ * TensorPrimitives.Sum(unknown);
+    }
+
+    /// <summary>Fills a row for every taxon, its own values, else the mean of its genus, else of the flora; then that of the
+    /// average.</summary>
     /// <param name="own">The values of each taxon; null where it has none.</param>
     /// <param name="even">What is taken where nothing at all is known.</param>
     public double[][] Fill(IReadOnlyList<double[]?> own, double[] even)
     {
         var overall = Mean(own, even);
-        var byGenus = Enumerable
-            .Range(0, Taxa)
-            .GroupBy(t => GenusOf[t])
-            .ToDictionary(genus => genus.Key, genus => Mean([.. genus.Select(t => own[t])], overall));
+        var byGenus = ByGenus(own, overall);
         return
         [
             .. own.Select((values, t) => values ?? byGenus[GenusOf[t]]),
             [.. overall.Select((value, i) => (1 - Loosened) * value + Loosened * even[i])],
         ];
+    }
 
-        static double[] Mean(IReadOnlyList<double[]?> rows, double[] otherwise)
-        {
-            var known = rows.Where(row => row is not null).ToArray();
-            return known.Length == 0 ? otherwise : [.. Enumerable.Range(0, otherwise.Length).Select(i => known.Average(row => row![i]))];
-        }
+    /// <summary>What each taxon may show where its score leaves something out: half as its genus does, half as the flora at large; then
+    /// the row of the average.</summary>
+    /// <param name="own">The values of each taxon; null where it has none.</param>
+    /// <param name="even">What is taken where nothing at all is known.</param>
+    public double[][] NearestKin(IReadOnlyList<double[]?> own, double[] even)
+    {
+        var average = Fill(own, even)[^1];
+        var byGenus = ByGenus(own, average);
+        var kin = byGenus.ToDictionary(genus => genus.Key, genus => genus.Value.Select((value, i) => (value + average[i]) / 2).ToArray());
+        return [.. GenusOf.Select(genus => kin[genus]), average];
+    }
+
+    private Dictionary<int, double[]> ByGenus(IReadOnlyList<double[]?> own, double[] otherwise) =>
+        Enumerable
+            .Range(0, Taxa)
+            .GroupBy(t => GenusOf[t])
+            .ToDictionary(genus => genus.Key, genus => Mean([.. genus.Select(t => own[t])], otherwise));
+
+    private static double[] Mean(IReadOnlyList<double[]?> rows, double[] otherwise)
+    {
+        var known = rows.Where(row => row is not null).ToArray();
+        return known.Length == 0 ? otherwise : [.. Enumerable.Range(0, otherwise.Length).Select(i => known.Average(row => row![i]))];
     }
 }

@@ -75,7 +75,7 @@ public sealed class Sieve
             .. evidence.All.Select(piece => new ReadingBearing(
                 piece.Reading,
                 StandingOf(row, piece.Reading, when),
-                piece.BitsBetween(row, table.Rows.None)
+                piece.BitsBetween(row, table.Rows.Average)
             )),
         ];
     }
@@ -180,6 +180,6 @@ public sealed class Sieve
             return Standing.CannotApply;
         if (column.ScoreOf(taxon) is null)
             return Standing.NotScored;
-        return column.Allowing(reading.Observation, when)(taxon) ? Standing.Agrees : Standing.Disagrees;
+        return column.Allowing(reading, when)(taxon) ? Standing.Agrees : Standing.Disagrees;
     }
 }

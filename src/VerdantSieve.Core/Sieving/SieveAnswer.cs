@@ -50,7 +50,8 @@ public sealed record SieveAnswer
         [
             .. NextLooks
                 .Select((look, place) => (Look: look, Place: place))
-                .GroupBy(pair => Organs.Of(pair.Look.Character))
+                // What one glance shows is offered together, whatever organ it is of.
+                .GroupBy(pair => (Organs.Of(pair.Look.Character), pair.Look.Character.IsGlance ? pair.Look.Character.Id : null))
                 .SelectMany(organ => organ.Select((pair, within) => (pair.Look, pair.Place, Within: within)))
                 .Where(item => item.Within < (count + 2) / 3)
                 .OrderBy(item => item.Look.HeldBack is not null)

@@ -1,3 +1,4 @@
+using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Measuring;
 using VerdantSieve.Core.Observing;
 
@@ -18,26 +19,64 @@ public sealed record SieveModel
         SlipWhenGuessing = 0,
         Strangers = 0,
         Damping = false,
+        Looseness = 0,
+        Gaps = 0,
     };
 
+    // Where the vocabulary does not say how loose its words and how careful its scores are.
+    private const double UsualLooseness = 0.015,
+        UsualGaps = 0.015;
+
+    // A score that was entered once for a whole genus, or not at all, leaves out more; one that names a single state, less.
+    private const double SharedByGenus = 1.5,
+        TakenFromKin = 2,
+        OfOneState = 0.8,
+        OfSeveral = 1.2,
+        MostGaps = 0.5;
+
     /// <summary>The chance that a sure reading is a slip; 0 to 0.5.</summary>
-    public double SlipWhenSure { get; init; } = 0.02;
+    public double SlipWhenSure { get; init; } = 0.015;
 
     /// <summary>The chance that a fairly sure reading is a slip; 0 to 0.5.</summary>
-    public double SlipWhenFair { get; init; } = 0.10;
+    public double SlipWhenFair { get; init; } = 0.07;
 
     /// <summary>The chance that a guess is a slip; 0 to 0.5.</summary>
-    public double SlipWhenGuessing { get; init; } = 0.30;
+    public double SlipWhenGuessing { get; init; } = 0.25;
 
     /// <summary>The chance, before any reading, that the plant is in none of the flora's taxa; 0 to below 1. Gardens hold twice as many
     /// such plants.</summary>
-    public double Strangers { get; init; } = 0.12;
+    public double Strangers { get; init; } = 0.08;
 
     /// <summary>Below this chance of so many slips a kind is not named, however far it leads; 0 to 1.</summary>
     public double BelievableSlips { get; init; } = 0.08;
 
     /// <summary>Whether readings that repeat each other, and those that only support, count for less.</summary>
     public bool Damping { get; init; } = true;
+
+    /// <summary>By how much words are looser than the vocabulary says: 1 as it says, 0 not at all.</summary>
+    public double Looseness { get; init; } = 1;
+
+    /// <summary>By how much scores leave out more than the vocabulary says: 1 as it says, 0 not at all.</summary>
+    public double Gaps { get; init; } = 1;
+
+    /// <summary>The chance that what a plant shows of a character is called by another word, however well it was looked at; 0 to below
+    /// 1.</summary>
+    public double LoosenessOf(Character character) => Looseness * (character.Looseness ?? UsualLooseness);
+
+    /// <summary>The chance that a plant shows what the score leaves out; 0 to 0.5.</summary>
+    /// <param name="character">The character.</param>
+    /// <param name="basis">How the score came to be.</param>
+    /// <param name="several">Whether it names several states.</param>
+    internal double GapOf(Character character, ScoreBasis basis, bool several)
+    {
+        var byBasis = basis switch
+        {
+            ScoreBasis.Own => 1,
+            ScoreBasis.Genus => SharedByGenus,
+            ScoreBasis.Kin => TakenFromKin,
+        };
+        return Math.Min(MostGaps, Gaps * (character.Gaps ?? UsualGaps) * byBasis * (several ? OfSeveral : OfOneState));
+    }
 
     /// <summary>The chance that a reading is a slip.</summary>
     public double SlipRate(Certainty certainty) =>

@@ -3,6 +3,7 @@ using System.Numerics.Tensors;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Measuring;
 using VerdantSieve.Core.Observing;
+using VerdantSieve.Core.Seasons;
 using VerdantSieve.Core.Sieving.Columns;
 
 namespace VerdantSieve.Core.Sieving;
@@ -14,6 +15,8 @@ internal sealed class SieveTable
 {
     private readonly Dictionary<string, Column> columns = [];
     private readonly ConcurrentDictionary<(string? Region, Setting? Setting), double[]> priors = new();
+
+    private readonly ConcurrentDictionary<(LeafStage Stage, bool Bare), double[]> leafy = new();
 
     // What the conditions on states come to, from a character up to one that has been read: the same whatever the day.
     private readonly ConcurrentDictionary<(string Character, int Unread), double[]> lasting = new();
@@ -38,6 +41,7 @@ internal sealed class SieveTable
                 Make(flora.Character(condition.CharacterId));
             var source = new ColumnSource(
                 [.. flora.Taxa.Select(taxon => taxon.Score(character.Id))],
+                ColumnSource.BasesOf(flora, character),
                 [.. flora.Taxa.Select(taxon => flora.CanApply(taxon, character))],
                 character.OnlyIf is null ? null : Lasting(flora.Vocabulary.ConditionsOf(character)),
                 Rows,
@@ -77,18 +81,24 @@ internal sealed class SieveTable
     public EvidenceSet EvidenceOf(IReadOnlyList<Reading> readings, SiteAndDay when)
     {
         var settled = Settled(readings);
-        Reading[] counted = [.. readings.Select(reading => FormOf(reading, readings))];
+        Reading[] counted = [.. readings.Select(reading => AsYoung(FormOf(reading, readings), readings))];
         var evidence = new EvidenceSet(
             readings,
             [.. counted.Select(reading => Model.Damping ? Damping.Weight(reading, counted, Flora) : 1)],
-            Rows.WithKin
+            Rows.All
         );
         for (var i = 0; i < counted.Length; i++)
         {
             var piece = evidence[i];
-            Fill(counted[i], settled, when, piece.Total[..Rows.Count], piece.Fitting[..Rows.Count]);
-            Rows.AddKin(piece.Total);
-            Rows.AddKin(piece.Fitting);
+            Fill(
+                counted[i],
+                settled,
+                On(readings[i], when),
+                new Likelihoods(piece.Total[..Rows.Count], piece.Fitting[..Rows.Count], piece.Unslipped[..Rows.Count])
+            );
+            Rows.AddUnknown(piece.Total);
+            Rows.AddUnknown(piece.Fitting);
+            Rows.AddUnknown(piece.Unslipped);
             TensorPrimitives.Log(piece.Total, piece.Logs);
             TensorPrimitives.Multiply(piece.Logs, piece.Weight, piece.Logs);
         }
@@ -126,64 +136,70 @@ internal sealed class SieveTable
         };
     }
 
+    // A thin trunk has the bark of young stems.
+    private Reading AsYoung(Reading reading, IReadOnlyList<Reading> readings)
+    {
+        if (reading.On is not (null or PlantPlace.Trunk or PlantPlace.Base) || Organs.Of(Flora.Character(reading.Character)) != Organ.Bark)
+            return reading;
+        return readings.Any(other => other is { Character: CharacterIds.TrunkThickness, Observation: Measured { Middle: < Places.ThinTrunk } })
+            ? reading with { On = PlantPlace.Young }
+            : reading;
+    }
+
+    // A reading of another day is taken as of that day.
+    private static SiteAndDay On(Reading reading, SiteAndDay when) => reading.Day is { } day ? when.On(day) : when;
+
     private static MeasuredBy LessSure(MeasuredBy one, MeasuredBy other) => one > other ? one : other;
 
-    private void Fill(Reading reading, HashSet<string> settled, SiteAndDay when, Span<double> total, Span<double> fitting)
+    private void Fill(Reading reading, HashSet<string> settled, SiteAndDay when, Likelihoods into)
     {
         var column = columns[reading.Character];
         var misleads = Origins.Misleads(reading.Origin, column.Character);
         if (misleads == 1)
         {
-            // Where it says nothing of the plant it cannot contradict it either.
-            total.Fill(1);
-            fitting.Fill(1);
+            into.SayNothing();
             return;
         }
-        column.Fill(reading, when, total, fitting);
-        var background = total[Rows.None.Index];
+        column.Fill(reading, when, into);
+        var background = into.Total[Rows.Average.Index];
         if (misleads > 0)
         {
-            TensorPrimitives.Multiply(total, 1 - misleads, total);
-            TensorPrimitives.Add(total, misleads * background, total);
-            TensorPrimitives.Multiply(fitting, 1 - misleads, fitting);
+            TensorPrimitives.Multiply(into.Total, 1 - misleads, into.Total);
+            TensorPrimitives.Add(into.Total, misleads * background, into.Total);
+            TensorPrimitives.Multiply(into.Fitting, 1 - misleads, into.Fitting);
+            TensorPrimitives.Multiply(into.Unslipped, 1 - misleads, into.Unslipped);
         }
         if (column.Character.OnlyIf is not { } condition)
             return;
         var rate = Model.SlipRate(reading.Certainty);
         if (settled.Contains(condition.CharacterId))
-            WhereConditionIsRead(column.Applies!, rate, background, total, fitting);
+            WhereConditionIsRead(column.Applies!, rate, background, into);
         else
-            WhereConditionIsImplied(column.Character, settled, when, rate * background, total, fitting);
+            WhereConditionIsImplied(column.Character, settled, when, rate * background, into);
     }
 
     // The condition has been read and has paid for itself: here only what is new counts, and a row where the character cannot apply is
-    // neither
-    // helped nor punished a second time.
-    private static void WhereConditionIsRead(double[] applies, double rate, double background, Span<double> total, Span<double> fitting)
+    // neither helped nor punished a second time.
+    private static void WhereConditionIsRead(double[] applies, double rate, double background, Likelihoods into)
     {
-        for (var row = 0; row < total.Length; row++)
+        for (var row = 0; row < into.Total.Length; row++)
         {
             var here = applies[row] == 0 ? 0 : applies[row] / (applies[row] + rate * (1 - applies[row]));
-            total[row] = here * total[row] + (1 - here) * background;
-            fitting[row] = here * fitting[row] + (1 - here) * background;
+            into.Total[row] = here * into.Total[row] + (1 - here) * background;
+            into.Fitting[row] = here * into.Fitting[row] + (1 - here) * background;
+            into.Unslipped[row] = here * into.Unslipped[row] + (1 - here) * background;
         }
     }
 
     // A reading of a conditional character implies its condition.
-    private void WhereConditionIsImplied(
-        Character character,
-        HashSet<string> read,
-        SiteAndDay when,
-        double slipped,
-        Span<double> total,
-        Span<double> fitting
-    )
+    private void WhereConditionIsImplied(Character character, HashSet<string> read, SiteAndDay when, double slipped, Likelihoods into)
     {
         var readable = Readable(character, read, when, new double[Rows.Count]);
-        for (var row = 0; row < total.Length; row++)
+        for (var row = 0; row < into.Total.Length; row++)
         {
-            fitting[row] *= readable[row];
-            total[row] = readable[row] * total[row] + (1 - readable[row]) * slipped;
+            into.Fitting[row] *= readable[row];
+            into.Unslipped[row] *= readable[row];
+            into.Total[row] = readable[row] * into.Total[row] + (1 - readable[row]) * slipped;
         }
     }
 
@@ -211,6 +227,25 @@ internal sealed class SieveTable
         return chances;
     }
 
+    /// <summary>The chance that a plant of each row has leaves to look at; null where nothing is known of the stage.</summary>
+    public double[]? Leafy(SiteAndDay when)
+    {
+        if (when.Stage is not { } stage)
+            return null;
+        return leafy.GetOrAdd((stage, when.StageIsSaid && stage == LeafStage.Leafless), key => Leafy(key.Stage, key.Bare));
+    }
+
+    // Of a plant said to be bare none is left, whatever it may be.
+    private double[] Leafy(LeafStage stage, bool bare)
+    {
+        var chance = bare ? 0 : LeafYear.ChanceOfLeaves(stage);
+        var keeps = Flora.Taxa.Select(taxon => taxon.Score(CharacterIds.LeafPersistence) is StateScore score ? Kept(score) : 0).ToArray();
+        return [.. keeps.Select(kept => bare ? 0 : kept + (1 - kept) * chance), bare ? 0 : keeps.DefaultIfEmpty().Average()];
+    }
+
+    private static double Kept(StateScore score) =>
+        score.Share(CharacterIds.Evergreen) + score.Share(CharacterIds.HalfEvergreen) / 2;
+
     private double[] Lasting(IEnumerable<Condition> conditions)
     {
         var chances = new double[Rows.Count];
@@ -230,7 +265,7 @@ internal sealed class SieveTable
             var column = columns[reading.Character];
             if (Origins.Misleads(reading.Origin, column.Character) == 1)
                 continue;
-            var allows = column.Allowing(reading.Observation, when);
+            var allows = column.Allowing(reading, On(reading, when));
             for (var t = 0; t < Rows.Taxa; t++)
                 if (!column.CanApply(new Row(t)) || !allows(new Row(t)))
                     held.Hold(new Row(t), reading.Character);

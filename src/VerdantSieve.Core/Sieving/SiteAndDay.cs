@@ -1,3 +1,4 @@
+using NodaTime;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Core.Seasons;
@@ -7,13 +8,29 @@ namespace VerdantSieve.Core.Sieving;
 /// <summary>What of the circumstances bears on what can be seen: the day, the place, the plant's age, whether it was planted.</summary>
 internal readonly record struct SiteAndDay(int? DayOfYear, Position? Here, bool Young, bool Planted)
 {
-    public static SiteAndDay From(Circumstances circumstances) =>
-        new(
-            circumstances.Date is { } date ? Math.Min(date.DayOfYear, SeasonWindow.DaysInYear) - 1 : null,
-            circumstances.Position,
-            circumstances.Age == Age.Young,
-            circumstances.Setting == Setting.Planted
-        );
+    /// <summary>How far a plant that loses its leaves is with them, as was said or as day and place tell; null where neither is
+    /// known.</summary>
+    public LeafStage? Stage { get; init; }
+
+    /// <summary>Whether the stage was said of this very plant.</summary>
+    public bool StageIsSaid { get; init; }
+
+    public static SiteAndDay From(Circumstances circumstances)
+    {
+        int? day = circumstances.Date is { } date ? DayOf(date) : null;
+        // A country without a nearer place is taken at its centre.
+        var here = circumstances.Position ?? (circumstances.Region is { } region ? Regions.CentreOf(region) : null);
+        return new(day, here, circumstances.Age == Age.Young, circumstances.Setting == Setting.Planted)
+        {
+            Stage = circumstances.Stage ?? (day is { } known && here is { } place ? LeafYear.StageOn(known, place) : null),
+            StageIsSaid = circumstances.Stage is not null,
+        };
+    }
+
+    /// <summary>The same on another day.</summary>
+    public SiteAndDay On(LocalDate date) => this with { DayOfYear = DayOf(date) };
+
+    private static int DayOf(LocalDate date) => Math.Min(date.DayOfYear, SeasonWindow.DaysInYear) - 1;
 
     /// <summary>By how many days the season runs later here than at a place; 0 where it is not known where “here” is.</summary>
     public double DelayFrom(Position place) => Here is { } here ? Phenology.HopkinsDelay(place, here) : 0;

@@ -10,13 +10,16 @@ internal sealed class Weighed : IDisposable
     {
         (Table, Question) = (table, question);
         When = SiteAndDay.From(question.Circumstances);
-        // Each once, and in the vocabulary's own order, so that sums come out the same to the last bit whatever order things were read in.
+        // Each once at each place and on each day, and in the vocabulary's own order, so that sums come out the same to the last bit
+        // whatever order things were read in.
         Readings =
         [
             .. question
                 .Readings.Where(reading => reading.Tells)
-                .DistinctBy(reading => reading.Character)
-                .OrderBy(reading => table.Flora.Character(reading.Character).Order),
+                .DistinctBy(reading => reading.Key)
+                .OrderBy(reading => table.Flora.Character(reading.Character).Order)
+                .ThenBy(reading => reading.On)
+                .ThenBy(reading => reading.Day),
         ];
         Evidence = table.EvidenceOf(Readings, When);
         Prior = table.PriorAt(question.Circumstances);
@@ -25,13 +28,13 @@ internal sealed class Weighed : IDisposable
         ByRow = [.. table.Flora.Taxa.Select((taxon, t) => CandidateOf(taxon, new Row(t)))];
         Ordered = question.School switch
         {
-            School.Weigh => [.. ByRow.OrderByDescending(candidate => candidate.Probability)],
+            School.Weigh => [.. ByRow.OrderByDescending(Standing)],
             School.Strict =>
             [
                 .. ByRow
                     .OrderByDescending(candidate => candidate.Passes)
                     .ThenBy(candidate => candidate.Held.Count)
-                    .ThenByDescending(candidate => candidate.Probability),
+                    .ThenByDescending(Standing),
             ],
         };
     }
@@ -40,7 +43,7 @@ internal sealed class Weighed : IDisposable
     public SieveQuestion Question { get; }
     public SiteAndDay When { get; }
 
-    /// <summary>The readings that tell something, each character once.</summary>
+    /// <summary>The readings that tell something, each character once at each place and on each day.</summary>
     public IReadOnlyList<Reading> Readings { get; }
 
     /// <summary>The same readings, in the same order, as evidence.</summary>
@@ -74,6 +77,9 @@ internal sealed class Weighed : IDisposable
 
     public Candidate this[Row row] => ByRow[row.Index];
 
+    // What differs in the last digits only is as likely, and stays in the order of the flora.
+    private static double Standing(Candidate candidate) => Math.Round(candidate.Probability, 14);
+
     private Candidate CandidateOf(Taxon taxon, Row row)
     {
         var held = Held.Of(row);
@@ -82,7 +88,7 @@ internal sealed class Weighed : IDisposable
 
     private double[] EvenPan()
     {
-        var even = new double[Table.Rows.WithKin];
+        var even = new double[Table.Rows.All];
         for (var t = 0; t < ByRow.Length; t++)
             even[t] = ByRow[t].Passes ? 1 : 0;
         return even;

@@ -72,7 +72,8 @@ public sealed class SimulatedPlant(Taxon taxon, Flora flora, Circumstances circu
         if (when.DayAt(flora.WindowPlace(taxon).Position) is not { } day)
             return null;
         var isFruit = season.Id == CharacterIds.Fruiting;
-        return random.NextDouble() < Phenology.ChanceSeen(score.Window, day, 0, isFruit, false) && (!isFruit || bearsFruit);
+        return random.NextDouble() < Phenology.ChanceSeen(score.Window, day, 0, isFruit, false, score.Borne ?? season.Borne)
+            && (!isFruit || bearsFruit);
     }
 
     // Each side has its own width, and holds mass in proportion to it.

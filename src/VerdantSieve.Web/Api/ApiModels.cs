@@ -14,6 +14,7 @@ public sealed record SieveRequest(
     int? Slips,
     string? Setting,
     string? Age,
+    string? Stage,
     double? Certainty,
     bool All,
     IReadOnlyList<RawReading?>? Readings

@@ -1,4 +1,5 @@
 using System.Globalization;
+using NodaTime;
 using VerdantSieve.Core;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Observing;
@@ -54,17 +55,18 @@ public static class SieveQuestions
             Date = request.Date,
             Setting = request.Setting,
             Age = request.Age,
+            Stage = request.Stage,
         };
         return CircumstancesDesk
             .Check(raw)
-            .Placed(fault => fault.At is "date" or "setting" or "age" ? fault : fault with { At = $"place.{fault.At}" });
+            .Placed(fault => fault.At is "date" or "setting" or "age" or "stage" ? fault : fault with { At = $"place.{fault.At}" });
     }
 
     private static Outcome<IReadOnlyList<Reading>> Readings(IReadOnlyList<RawReading?> raw, Flora flora)
     {
         if (raw.Count > MostReadings)
             return Amiss("readings", $"{raw.Count} of them", $"At most {MostReadings} readings can be sent.");
-        var read = new Dictionary<string, Reading>();
+        var read = new Dictionary<(string, PlantPlace?, LocalDate?), Reading>();
         for (var i = 0; i < raw.Count; i++)
         {
             var field = $"readings[{i}]";
@@ -73,11 +75,12 @@ public static class SieveQuestions
             var desk = ReadingDesk.Check(one, flora);
             if (!desk.Has(out var reading))
                 return Outcome.Faulty<IReadOnlyList<Reading>>([desk.Faults[0] with { At = $"{field}.{desk.Faults[0].At}" }]);
-            if (!read.TryAdd(reading.Character, reading) && read[reading.Character] != reading)
+            if (!read.TryAdd(reading.Key, reading) && read[reading.Key] != reading)
                 return Amiss(
                     $"{field}.character",
                     reading.Character,
-                    "It was read differently before; send one reading a character, with several states where it shows several."
+                    "It was read differently before; send one reading a character, place on the plant (on) and day (date), with several "
+                        + "states where it shows several."
                 );
         }
         return Outcome.Of<IReadOnlyList<Reading>>([.. read.Values]);

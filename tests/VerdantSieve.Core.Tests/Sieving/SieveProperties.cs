@@ -25,11 +25,15 @@ public class SieveProperties
         var (sieve, readings) = (new Sieve(random.Flora), random.Readings());
         var one = sieve.Ask(new SieveQuestion { Readings = readings });
         var other = sieve.Ask(new SieveQuestion { Readings = random.Shuffled(readings) });
-        return one.Candidates.Select(Told).SequenceEqual(other.Candidates.Select(Told))
+        return one.Candidates.Zip(other.Candidates).All(pair => AreAlike(pair.First, pair.Second))
             && one.Determination.Sentence.ToString() == other.Determination.Sentence.ToString();
-
-        static (string, double, int) Told(Candidate c) => (c.Taxon.Name.Text, c.Probability, c.Held.Count);
     }
+
+    // But for the last digits, which hang on where in memory numbers happen to lie.
+    private static bool AreAlike(Candidate one, Candidate other) =>
+        one.Taxon == other.Taxon
+        && Math.Abs(one.Probability - other.Probability) <= 1e-12 * one.Probability
+        && one.Held.SequenceEqual(other.Held);
 
     [Property(MaxTest = Cases.Some)]
     public bool Cannot_tell_changes_no_probability(int seed)
@@ -41,13 +45,7 @@ public class SieveProperties
             .Select(c => new Reading(c.Id, new CannotTell(), Certainty.Fair));
         var without = sieve.Ask(new SieveQuestion { Readings = readings });
         var with = sieve.Ask(new SieveQuestion { Readings = [.. readings, .. unread] });
-        return without
-            .Candidates.Zip(with.Candidates)
-            .All(pair =>
-                pair.First.Taxon == pair.Second.Taxon
-                && pair.First.Probability == pair.Second.Probability
-                && pair.First.Held.SequenceEqual(pair.Second.Held)
-            );
+        return without.Candidates.Zip(with.Candidates).All(pair => AreAlike(pair.First, pair.Second));
     }
 
     [Property(MaxTest = Cases.Some)]
@@ -157,10 +155,9 @@ public class SieveProperties
     {
         var random = new RandomFlora(seed);
         var (sieve, readings) = (new Sieve(random.Flora), random.Readings());
-        var once = sieve.Ask(new SieveQuestion { Readings = readings }).Candidates.Select(c => c.Probability);
-        return once.SequenceEqual(
-            sieve.Ask(new SieveQuestion { Readings = [.. readings, .. readings] }).Candidates.Select(c => c.Probability)
-        );
+        var once = sieve.Ask(new SieveQuestion { Readings = readings }).Candidates;
+        var twice = sieve.Ask(new SieveQuestion { Readings = [.. readings, .. readings] }).Candidates;
+        return once.Zip(twice).All(pair => AreAlike(pair.First, pair.Second));
     }
 
     [Property(MaxTest = Cases.Some)]

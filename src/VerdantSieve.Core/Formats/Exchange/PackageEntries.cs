@@ -12,6 +12,7 @@ internal static class PackageEntries
         ["family"] = "families",
         ["aggregate"] = "aggregates",
         ["near-alike"] = "near-alike",
+        ["missing-kinds"] = "missing-kinds",
     };
     private static readonly string[] Plain = ["id", "title", "edition"];
     private const string Place = "place";
@@ -42,7 +43,7 @@ internal static class PackageEntries
                 entry.With(row["kind"], new EntryValue.Text(row["text"]), row.Line);
             else if (!Words.ContainsKey(row["kind"]) && row["kind"] != Place)
                 throw row.Unreadable(
-                    $"“{row["kind"]}” is no kind of row; it must be id, title, edition, place, genus, family, aggregate or near-alike"
+                    $"“{row["kind"]}” is no kind of row; it must be id, title, edition, place, genus, family, aggregate, near-alike or missing-kinds"
                 );
         foreach (var (kind, key) in Words)
             entry.With(key, rows.Where(row => row["kind"] == kind).Select(row => (row["id"], row["text"])));
@@ -70,7 +71,13 @@ internal static class PackageEntries
         foreach (var (column, cell) in row.Cells)
         {
             var key = Renamed.GetValueOrDefault(column, column);
-            if (key is not ("id" or "part") && PackageTables.CharacterColumns.Contains(key))
+            if (key is "id" or "part" || cell.Length == 0 || !PackageTables.CharacterColumns.Contains(key))
+                continue;
+            if (PackageTables.CharacterPairs.Contains(key))
+                entry.With(key, new EntryValue.Map(Pairs(row, key, "one to a line: finer: broader")));
+            else if (key == "stages")
+                entry.With(key, new EntryValue.List(Listed(cell)));
+            else
                 entry.With(key, cell);
         }
         entry.With(
@@ -95,19 +102,19 @@ internal static class PackageEntries
         field.Shape switch
         {
             FieldShape.Text => new EntryValue.Text(row[field.Key]),
-            FieldShape.List => new EntryValue.List(
-                row[field.Key].Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)
-            ),
-            FieldShape.Pairs => new EntryValue.Map(Pairs(field, row)),
+            FieldShape.List => new EntryValue.List(Listed(row[field.Key])),
+            FieldShape.Pairs => new EntryValue.Map(Pairs(row, field.Key, field.Description)),
         };
 
-    private static Entry Pairs(TaxonField field, TableRow row)
+    private static string[] Listed(string cell) => cell.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries);
+
+    private static Entry Pairs(TableRow row, string column, string description)
     {
         var pairs = new Entry(row.File, row.Line);
-        foreach (var line in row[field.Key].Split('\n', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
+        foreach (var line in row[column].Split('\n', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
         {
             if (line.Split(": ", 2) is not [var key, var text])
-                throw row.Unreadable($"{field.Key}: write {field.Description}; not “{line}”");
+                throw row.Unreadable($"{column}: write {description}; not “{line}”");
             pairs.With(key, new EntryValue.Text(text));
         }
         return pairs;

@@ -1,5 +1,6 @@
 using System.Globalization;
 using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Seasons;
 
 namespace VerdantSieve.Core.Formats.Exchange;
 
@@ -48,7 +49,16 @@ internal static class PackageTables
         "counts",
         "correlated",
         "planted",
+        "loose",
+        "gaps",
+        "borne",
+        "stages",
+        "within",
+        "broader",
     ];
+
+    /// <summary>Those of them that hold pairs, one to a line.</summary>
+    public static IReadOnlyList<string> CharacterPairs { get; } = ["within", "broader"];
 
     /// <summary>Parts of a list in one cell stand so apart.</summary>
     public const string ListMark = "; ";
@@ -58,7 +68,7 @@ internal static class PackageTables
             new(
                 About,
                 [
-                    ("kind", "id, title, edition, place, genus, family, aggregate or near-alike"),
+                    ("kind", "id, title, edition, place, genus, family, aggregate near-alike or missing-kinds"),
                     ("id", "id"),
                     ("text", "text"),
                     ("latitude", "latitude"),
@@ -121,6 +131,7 @@ internal static class PackageTables
                 ("family", about.FamilyWords),
                 ("aggregate", about.Aggregates),
                 ("near-alike", about.NearAlike),
+                ("missing-kinds", about.MissingKinds.ToDictionary(pair => pair.Key, pair => $"{pair.Value}")),
             }
         )
             foreach (var (id, text) in words)
@@ -163,8 +174,18 @@ internal static class PackageTables
             ["counts"] = character.Weight == 1 ? "" : Share(character.Weight),
             ["correlated"] = character.Correlation is { } correlation ? $"{correlation.Group} {Share(correlation.Share)}" : "",
             ["planted"] = character.GardenForm is { } garden ? $"{garden.State ?? "absent"} {Share(garden.Share)}" : "",
+            ["loose"] = character.Looseness is { } loose ? Share(loose) : "",
+            ["gaps"] = character.Gaps is { } gaps ? Share(gaps) : "",
+            ["borne"] = character is SeasonCharacter season && season.Borne != Phenology.ShownInSeason ? Share(season.Borne) : "",
+            ["stages"] = string.Join(ListMark, character.Stages.Select(stage => stage.Word())),
+            ["within"] = Lines(states?.Within.Select(pair => (pair.Key, string.Join(", ", pair.Value)))),
+            ["broader"] = Lines(states?.BroadWords.Select(word => (word.Id, $"{word.Label} | {string.Join(", ", word.States)}"))),
         };
     }
+
+    // Pairs in one cell, one to a line.
+    private static string Lines(IEnumerable<(string Key, string Value)>? pairs) =>
+        string.Join('\n', (pairs ?? []).Select(pair => $"{pair.Key}: {pair.Value}"));
 
     private static IEnumerable<IReadOnlyDictionary<string, string>> StateRows(StateCharacter character) =>
         character.States.Select(state => new Dictionary<string, string>

@@ -26,14 +26,13 @@ internal abstract class Column(Character character, ColumnSource source)
     /// <summary>Whether the taxon's score says something, or that there is nothing to say.</summary>
     public bool IsSettled(Row taxon) => ScoreOf(taxon) is not null || !CanApply(taxon);
 
-    /// <summary>Writes the chance of a reading for each row of the column, given that the character applies, and the part of it that is not
-    /// a slip.</summary>
-    public abstract void Fill(Reading reading, SiteAndDay when, Span<double> total, Span<double> fitting);
+    /// <summary>Writes the chance of a reading for each row of the column, given that the character applies, and the parts of it that are
+    /// nobody's fault.</summary>
+    public abstract void Fill(Reading reading, SiteAndDay when, Likelihoods into);
 
-    /// <summary>Whether what is scored of a taxon allows an observation: the strict school's rule. What hangs on the observation alone is
-    /// worked out
+    /// <summary>Whether what is scored of a taxon allows a reading: the strict school's rule. What hangs on the reading alone is worked out
     /// once, since all taxa are asked.</summary>
-    public abstract Func<Row, bool> Allowing(Observation observation, SiteAndDay when);
+    public abstract Func<Row, bool> Allowing(Reading reading, SiteAndDay when);
 
     /// <summary>Whether a look could tell anything on this day.</summary>
     public virtual bool CanBeAsked(SiteAndDay when) => true;
@@ -53,11 +52,25 @@ internal abstract class Column(Character character, ColumnSource source)
     /// <summary>Every outcome a look could have, fairly sure, with its chance for each row where the character applies.</summary>
     protected abstract IReadOnlyList<double[]> Outcomes(SiteAndDay when);
 
+    // Of those who slip in holding a plant against another, a third each say less, more and alike.
+    protected const double AnyComparison = 1.0 / 3;
+
+    /// <summary>The row of the taxon a reading is held against.</summary>
+    protected Row RowOf(Compared compared) => Rows.Of(compared.Than);
+
+    /// <summary>The score of the taxon a reading is held against.</summary>
+    protected Score? Reference(Compared compared) => ScoreOf(RowOf(compared));
+
     /// <summary>The chance of a fairly sure reading for each row.</summary>
     protected double[] ChanceOf(Observation observation, SiteAndDay when)
     {
-        var (total, fitting) = (new double[Rows.Count], new double[Rows.Count]);
-        Fill(new Reading(Character.Id, observation, Certainty.Fair), when, total, fitting);
+        var (total, other) = (new double[Rows.Count], new double[Rows.Count]);
+        Fill(new Reading(Character.Id, observation, Certainty.Fair), when, new Likelihoods(total, other, new double[Rows.Count]));
         return total;
     }
+
+    /// <summary>The chance, for each row, that a plant shows what the score leaves out; that of the average is 0.</summary>
+    /// <param name="several">Whether a score names several states, or leaves room.</param>
+    protected double[] GapsOf(Func<Score?, bool> several) =>
+        [.. Scores.Select((score, t) => Model.GapOf(Character, source.Bases[t], several(score))), 0];
 }

@@ -23,14 +23,14 @@ internal sealed class ExpectedOutcomes
                 applies.Select(chance => 1 - chance).ToArray(),
             ];
         outcomes = [.. all.Select(outcome => Array.ConvertAll(outcome, chance => (float)chance))];
-        rowEntropy = Array.ConvertAll(Information.RowEntropy([.. all.Select(outcome => WithKin(outcome, rows))]), bits => (float)bits);
+        rowEntropy = Array.ConvertAll(Information.RowEntropy([.. all.Select(outcome => WithUnknown(outcome, rows))]), bits => (float)bits);
     }
 
-    private static double[] WithKin(double[] outcome, RowLayout rows)
+    private static double[] WithUnknown(double[] outcome, RowLayout rows)
     {
-        var all = new double[rows.WithKin];
+        var all = new double[rows.All];
         outcome.CopyTo(all, 0);
-        rows.AddKin(all);
+        rows.AddUnknown(all);
         return all;
     }
 

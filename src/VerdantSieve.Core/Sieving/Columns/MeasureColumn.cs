@@ -9,12 +9,17 @@ internal sealed class MeasureColumn : Column
     // An unknown relative may be larger or smaller than those known, and an unknown plant more so.
     private const double WidenedForKin = 1.2,
         WidenedForStrangers = 1.4;
+
+    // What a score leaves out may lie as far again from its middle.
+    private const double WidenedBeyondScore = 1.5;
     private static readonly LogSpread Anything = new(Math.Log(5), 1, 1);
 
     // A slip across a limit falls on either side of it.
     private const double EitherSide = 0.5;
 
-    private readonly LogSpread[] spreads;
+    private readonly LogSpread[] spreads,
+        beyond;
+    private readonly double[] believed;
 
     public MeasureColumn(MeasureCharacter character, ColumnSource source)
         : base(character, source)
@@ -33,13 +38,17 @@ internal sealed class MeasureColumn : Column
                         : none
             );
         spreads = [.. own.Select((spread, t) => spread ?? byGenus[Rows.GenusOf[t]]), none];
+        beyond = [.. spreads.Take(own.Length).Select((spread, t) => LogSpread.Pool([spread, byGenus[Rows.GenusOf[t]]], WidenedBeyondScore)), none];
+        believed = [.. GapsOf(_ => true).Select(gap => 1 - gap)];
     }
 
-    public override void Fill(Reading reading, SiteAndDay when, Span<double> total, Span<double> fitting)
+    public override void Fill(Reading reading, SiteAndDay when, Likelihoods into)
     {
         var (of, rate) = (reading.Observation, Model.SlipRate(reading.Certainty));
-        if (of is Limited limited)
-            FillLimit(limited, rate, ErrorOf(reading, limited.By), total, fitting);
+        if (of is Compared compared)
+            FillCompared(compared, rate, into);
+        else if (of is Limited limited)
+            FillLimit(limited, rate, ErrorOf(reading, limited.By), into);
         else
         {
             var measured = of.OfAmount(
@@ -47,40 +56,71 @@ internal sealed class MeasureColumn : Column
                 measured: one => one,
                 limited: ObservationKinds.Refuse<Measured>
             );
-            FillAt(Math.Log(measured.Middle), measured.Leaves, rate, ErrorOf(reading, measured.By), total, fitting);
+            FillAt(Math.Log(measured.Middle), measured.Leaves, rate, ErrorOf(reading, measured.By), into);
         }
     }
 
     private static double ErrorOf(Reading reading, MeasuredBy by)
     {
-        var (measuring, added) = (SieveModel.MeasuringError(reading.Certainty, by), Origins.AddedError(reading.Origin));
-        return Math.Sqrt(measuring * measuring + added * added);
+        var (measuring, origin) = (SieveModel.MeasuringError(reading.Certainty, by), Origins.AddedError(reading.Origin));
+        var place = Places.AddedError(reading.On);
+        return Math.Sqrt(measuring * measuring + origin * origin + place * place);
     }
 
-    private void FillAt(double logValue, int leaves, double rate, double error, Span<double> total, Span<double> fitting)
+    private void FillAt(double logValue, int leaves, double rate, double error, Likelihoods into)
     {
-        var any = spreads[Rows.None.Index].Density(logValue, 1, error);
+        var any = spreads[Rows.Average.Index].Density(logValue, 1, error);
         for (var row = 0; row < Rows.Count; row++)
         {
-            fitting[row] = (1 - rate) * spreads[row].Density(logValue, row < Rows.Taxa ? leaves : 1, error);
-            total[row] = fitting[row] + rate * any;
+            var says = believed[row] * spreads[row].Density(logValue, row < Rows.Taxa ? leaves : 1, error);
+            into.Fitting[row] = (1 - rate) * says;
+            into.Unslipped[row] = (1 - rate) * (says + (1 - believed[row]) * beyond[row].Density(logValue, 1, error));
+            into.Total[row] = into.Unslipped[row] + rate * any;
         }
     }
 
-    private void FillLimit(Limited limited, double rate, double error, Span<double> total, Span<double> fitting)
+    // By eye a quarter more or less is much the same, and the other plant is not at hand.
+    private const double NearlySame = 0.22,
+        FromMemory = 0.2;
+
+    private void FillCompared(Compared compared, double rate, Likelihoods into)
+    {
+        var than = spreads[RowOf(compared).Index].Centre;
+        for (var row = 0; row < Rows.Count; row++)
+        {
+            var says = believed[row] * Stands(spreads[row]);
+            into.Fitting[row] = (1 - rate) * says;
+            into.Unslipped[row] = (1 - rate) * (says + (1 - believed[row]) * Stands(beyond[row]));
+            into.Total[row] = into.Unslipped[row] + rate * AnyComparison;
+        }
+
+        double Stands(LogSpread spread) =>
+            compared.Is switch
+            {
+                Comparison.Less => spread.Below(than, FromMemory),
+                Comparison.More => 1 - spread.Below(than, FromMemory),
+                Comparison.Alike => spread.Below(than + NearlySame, FromMemory) - spread.Below(than - NearlySame, FromMemory),
+            };
+    }
+
+    private void FillLimit(Limited limited, double rate, double error, Likelihoods into)
     {
         var logLimit = Math.Log(limited.Limit);
         for (var row = 0; row < Rows.Count; row++)
         {
-            var below = spreads[row].Below(logLimit, error);
-            fitting[row] = (1 - rate) * (limited.Side == LimitSide.AtMost ? below : 1 - below);
-            total[row] = fitting[row] + rate * EitherSide;
+            var says = believed[row] * Inside(spreads[row]);
+            into.Fitting[row] = (1 - rate) * says;
+            into.Unslipped[row] = (1 - rate) * (says + (1 - believed[row]) * Inside(beyond[row]));
+            into.Total[row] = into.Unslipped[row] + rate * EitherSide;
         }
+
+        double Inside(LogSpread spread) =>
+            limited.Side == LimitSide.AtMost ? spread.Below(logLimit, error) : 1 - spread.Below(logLimit, error);
     }
 
-    public override Func<Row, bool> Allowing(Observation observation, SiteAndDay when)
+    public override Func<Row, bool> Allowing(Reading reading, SiteAndDay when)
     {
-        var allows = RangeTest.Of(observation);
+        var allows = RangeTest.Of(reading.Observation, Reference);
         return taxon => ScoreOf(taxon) is not RangeScore score || allows(score);
     }
 
@@ -102,7 +142,7 @@ internal sealed class MeasureColumn : Column
         double[] Step(double logValue)
         {
             var (total, fitting) = (new double[Rows.Count], new double[Rows.Count]);
-            FillAt(logValue, 1, rate, error, total, fitting);
+            FillAt(logValue, 1, rate, error, new Likelihoods(total, fitting, new double[Rows.Count]));
             return total;
         }
     }

@@ -16,7 +16,7 @@ internal sealed class RowWeights
         all = new float[chances.Length];
         TensorPrimitives.ConvertTruncating(chances, all);
         onColumn = new float[Math.Min(chances.Length, rows.Count)];
-        TensorPrimitives.ConvertTruncating<double, float>(chances.Length > rows.Count ? rows.FoldKin(chances) : chances, onColumn);
+        TensorPrimitives.ConvertTruncating<double, float>(chances.Length > rows.Count ? rows.FoldUnknown(chances) : chances, onColumn);
         Total = TensorPrimitives.Sum(chances);
     }
 

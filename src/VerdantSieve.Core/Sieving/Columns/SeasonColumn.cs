@@ -18,6 +18,7 @@ internal sealed class SeasonColumn : SoughtColumn
     private readonly ConcurrentDictionary<string, OneDay> kept = new();
 
     private readonly bool fruit;
+    private readonly double usuallyBorne;
     private readonly Position[] windowPlaces,
         places;
     private readonly bool[] separateSexes;
@@ -31,6 +32,7 @@ internal sealed class SeasonColumn : SoughtColumn
         : base(character, source)
     {
         fruit = character.Id == CharacterIds.Fruiting;
+        usuallyBorne = character.Borne;
         (this.windowPlaces, this.separateSexes) = (windowPlaces, separateSexes);
         places = [.. windowPlaces.Distinct()];
         undated = [.. Enumerable.Repeat(UndatedChance, Rows.Count)];
@@ -52,8 +54,8 @@ internal sealed class SeasonColumn : SoughtColumn
 
     protected override Observation Observed(bool seen) => new Today(seen);
 
-    public override Func<Row, bool> Allowing(Observation observation, SiteAndDay when) =>
-        observation.OfSought()
+    public override Func<Row, bool> Allowing(Reading reading, SiteAndDay when) =>
+        reading.Observation.OfSought()
             ? taxon =>
                 ScoreOf(taxon) is not SeasonScore score
                 || when.DayAt(windowPlaces[taxon.Index]) is not { } day
@@ -84,10 +86,17 @@ internal sealed class SeasonColumn : SoughtColumn
 
     private double[] ChancesOn(int[] days, double borne)
     {
-        var own = Scores.Select((score, t) => score is SeasonScore season ? new[] { ChanceIn(season.Window, days, t) } : null).ToArray();
+        var own = Scores.Select((score, t) => score is SeasonScore season ? new[] { ChanceIn(season, days, t) } : null).ToArray();
         return [.. Rows.Fill(own, [UndatedChance]).Select(row => row[0] * borne)];
     }
 
-    private double ChanceIn(SeasonWindow window, int[] days, int taxon) =>
-        Phenology.ChanceSeen(window, days[Array.IndexOf(places, windowPlaces[taxon])], 0, fruit, separateSexes[taxon]);
+    private double ChanceIn(SeasonScore score, int[] days, int taxon) =>
+        Phenology.ChanceSeen(
+            score.Window,
+            days[Array.IndexOf(places, windowPlaces[taxon])],
+            0,
+            fruit,
+            separateSexes[taxon],
+            score.Borne ?? usuallyBorne
+        );
 }

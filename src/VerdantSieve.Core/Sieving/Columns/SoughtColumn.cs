@@ -9,22 +9,30 @@ internal abstract class SoughtColumn(Character character, ColumnSource source) :
     /// <summary>The chance that the thing is there to be seen, for each row; null where nothing is known of the day.</summary>
     protected abstract double[]? Chances(SiteAndDay when);
 
-    public override void Fill(Reading reading, SiteAndDay when, Span<double> total, Span<double> fitting)
+    /// <summary>The same, and the chance that a score leaves the thing out, for each row.</summary>
+    protected virtual double[]? Shown(SiteAndDay when) => Chances(when);
+
+    /// <summary>The chance that a score leaves nothing out, for each row; null where none does.</summary>
+    protected virtual double[]? Believed => null;
+
+    public override void Fill(Reading reading, SiteAndDay when, Likelihoods into)
     {
-        if (Chances(when) is not { } chances)
+        if (Chances(when) is not { } chances || Shown(when) is not { } shown)
         {
-            total.Fill(1);
-            fitting.Fill(1);
+            into.SayNothing();
             return;
         }
         var (seen, rate) = (reading.Observation.OfSought(), Model.SlipRate(reading.Certainty));
         for (var row = 0; row < Rows.Count; row++)
         {
             // Overlooking is a slip as often as the certainty says; seeing what is not there, half as often.
-            var (found, imagined) = (chances[row] * (1 - rate), (1 - chances[row]) * rate / 2);
-            total[row] = seen ? found + imagined : 1 - found - imagined;
-            fitting[row] = seen ? found : (1 - chances[row]) * (1 - rate / 2);
+            var (found, imagined) = (shown[row] * (1 - rate), (1 - shown[row]) * rate / 2);
+            into.Total[row] = seen ? found + imagined : 1 - found - imagined;
+            into.Unslipped[row] = Rightly(shown[row]);
+            into.Fitting[row] = (Believed?[row] ?? 1) * Rightly(chances[row]);
         }
+
+        double Rightly(double chance) => seen ? chance * (1 - rate) : (1 - chance) * (1 - rate / 2);
     }
 
     /// <summary>An observation that the thing was seen, or was not.</summary>

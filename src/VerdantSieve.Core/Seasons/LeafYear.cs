@@ -1,0 +1,48 @@
+namespace VerdantSieve.Core.Seasons;
+
+/// <summary>How the year goes for plants that lose their leaves.</summary>
+public static class LeafYear
+{
+    // The first day of each stage in northern Oregon near the sea (from memory), counted from 0.
+    private static readonly (int From, LeafStage Stage, bool Spring)[] Stages =
+    [
+        (63, LeafStage.Bud, true),
+        (90, LeafStage.Leafing, true),
+        (120, LeafStage.Leaf, true),
+        (273, LeafStage.Turning, false),
+        (297, LeafStage.LeafFall, false),
+        (328, LeafStage.Leafless, false),
+    ];
+    private static readonly Position Reference = new(45.5, -122.7, 60);
+
+    // Autumn comes earlier where spring comes later, but not by as much; and no country is farther off than so many days.
+    private const double OfSpring = 0.5;
+    private const double MostDays = 45;
+
+    /// <summary>The stage that most plants which lose their leaves have reached.</summary>
+    /// <param name="dayOfYear">0 to 364.</param>
+    /// <param name="here">The place.</param>
+    /// <remarks>Spring is shifted by Hopkins' law (see <see cref="Phenology.HopkinsDelay"/>), autumn by half as much the other way; days at
+    /// the reference and the half are choices.</remarks>
+    public static LeafStage StageOn(int dayOfYear, Position here)
+    {
+        var delay = Math.Clamp(Phenology.HopkinsDelay(Reference, here), -MostDays, MostDays);
+        var reached = LeafStage.Leafless;
+        foreach (var (from, stage, spring) in Stages)
+            if (dayOfYear >= from + (spring ? delay : -OfSpring * delay))
+                reached = stage;
+        return reached;
+    }
+
+    /// <summary>The chance that a plant which loses its leaves has some to look at, 0 to 1 (choices).</summary>
+    public static double ChanceOfLeaves(LeafStage stage) =>
+        stage switch
+        {
+            LeafStage.Leafless => 0.02,
+            LeafStage.Bud => 0.05,
+            LeafStage.Leafing => 0.7,
+            LeafStage.Leaf => 1,
+            LeafStage.Turning => 0.95,
+            LeafStage.LeafFall => 0.5,
+        };
+}
