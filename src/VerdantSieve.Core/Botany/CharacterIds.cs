@@ -48,6 +48,9 @@ public static class CharacterIds
     /// <summary>Tree, shrub or climber.</summary>
     public const string Habit = "habit";
 
+    /// <summary>Roots that cling.</summary>
+    public const string AerialRoots = "aerial-roots";
+
     /// <summary>How long leaves last.</summary>
     public const string LeafPersistence = "leaf-persistence";
 

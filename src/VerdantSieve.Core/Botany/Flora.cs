@@ -17,7 +17,7 @@ public sealed class Flora
     public Flora(FloraAbout about, Vocabulary vocabulary, IEnumerable<Taxon> taxa)
     {
         (About, Vocabulary) = (about, vocabulary);
-        Taxa = [.. Hybrids.WithScores([.. taxa.OrderBy(taxon => taxon.Name)])];
+        Taxa = [.. Hybrids.WithScores([.. taxa.OrderBy(taxon => taxon.Name)], vocabulary)];
         foreach (var taxon in Taxa)
             Check(taxon);
         foreach (var taxon in Taxa)
@@ -88,5 +88,7 @@ public sealed class Flora
         foreach (var (id, score) in taxon.Scores)
             if (FindCharacter(id) is not { } character || !Scored.Fits(character, score))
                 throw new ArgumentException($"{taxon.Name} has a score for {id} that does not fit the vocabulary.", nameof(taxon));
+            else if (score is PresenceScore { When: { } condition } && !Vocabulary.Knows(condition))
+                throw new ArgumentException($"{taxon.Name} has {id} when {condition}, which the vocabulary does not know.", nameof(taxon));
     }
 }

@@ -1,16 +1,17 @@
 namespace VerdantSieve.Core.Botany;
 
-/// <summary>What a hybrid shows where the flora does not say: the marks of both parents, or something between them.</summary>
+/// <summary>What a hybrid shows where the flora does not say: something between its parents where there is something between, else the marks
+/// of both.</summary>
 public static class Hybrids
 {
     /// <summary>The taxa, each hybrid with the scores it lacks made from those of its parents.</summary>
-    public static IEnumerable<Taxon> WithScores(IReadOnlyList<Taxon> taxa)
+    public static IEnumerable<Taxon> WithScores(IReadOnlyList<Taxon> taxa, Vocabulary vocabulary)
     {
         var byName = taxa.GroupBy(taxon => ScientificName.Fold(taxon.Name.Text)).ToDictionary(group => group.Key, group => group.First());
-        return taxa.Select(taxon => taxon with { InferredScores = Inferred(taxon, byName) });
+        return taxa.Select(taxon => taxon with { InferredScores = Inferred(taxon, byName, vocabulary) });
     }
 
-    private static Dictionary<string, Score> Inferred(Taxon taxon, Dictionary<string, Taxon> byName)
+    private static Dictionary<string, Score> Inferred(Taxon taxon, Dictionary<string, Taxon> byName, Vocabulary vocabulary)
     {
         var inferred = new Dictionary<string, Score>();
         if (taxon.HybridOf.Select(parent => byName.GetValueOrDefault(ScientificName.Fold(parent))).ToArray() is not [{ } one, { } other])
@@ -19,22 +20,53 @@ public static class Hybrids
             if (
                 !taxon.OwnScores.ContainsKey(character)
                 && other.OwnScores.TryGetValue(character, out var second)
-                && Between(score, second) is { } between
+                && Between(score, second, vocabulary.Find(character)) is { } between
             )
                 inferred[character] = between;
         return inferred;
     }
 
-    /// <summary>A score that allows all that either parent shows and all that lies between them; null where the two are of different kinds.
-    /// Of seasons
-    /// the first is taken.</summary>
-    public static Score? Between(Score one, Score other) =>
+    /// <summary>A score that allows all that either parent shows and favours what lies between them; null where the two are of different
+    /// kinds.</summary>
+    /// <param name="one">The score of one parent.</param>
+    /// <param name="other">That of the other.</param>
+    /// <param name="character">The character; null where it is not known.</param>
+    public static Score? Between(Score one, Score other, Character? character) =>
         one.Match(
-            states: a => other is StateScore b ? Mixture(a, b) : null,
+            states: a => other is StateScore b ? Mixture(a, b, character as StateCharacter) : null,
             range: a => other is RangeScore b ? Spanning(a, b) : null,
             presence: a => other is PresenceScore b ? new PresenceScore((a.Frequency + b.Frequency) / 2) : null,
-            season: a => other is SeasonScore ? (Score?)a : null
+            season: a => other is SeasonScore b ? (Score?)new SeasonScore(a.Window.Through(b.Window)) : null
         );
+
+    // In a series the states between those of the parents are shown most, though neither parent shows them: thin hair between felt and
+    // none is the hybrid's own mark.
+    private static StateScore Mixture(StateScore one, StateScore other, StateCharacter? character)
+    {
+        if (character is not { Ordered: true })
+            return Mixture(one, other);
+        var (a, b) = (Middle(one, character), Middle(other, character));
+        var between = character
+            .States.Where((_, i) => i > Math.Min(a, b) + NextTo && i < Math.Max(a, b) - NextTo)
+            .Select(state => new StateFrequency(state.Id, Frequency.Usual))
+            .ToArray();
+        if (between.Length == 0)
+            return Mixture(one, other);
+        return new StateScore([
+            .. between,
+            .. one.States.Concat(other.States)
+                .Select(state => state.State)
+                .Distinct()
+                .Where(state => between.All(shown => shown.State != state))
+                .Select(state => new StateFrequency(state, Frequency.Sometimes)),
+        ]);
+    }
+
+    // What lies less than half a step from what a parent shows is what that parent shows.
+    private const double NextTo = 0.5;
+
+    private static double Middle(StateScore score, StateCharacter character) =>
+        score.States.Sum(state => score.Share(state.State) * character.IndexOf(state.State));
 
     private static StateScore Mixture(StateScore one, StateScore other) =>
         new([
@@ -45,11 +77,16 @@ public static class Hybrids
                 .Select(state => new StateFrequency(state, Frequency.Of((one.Share(state) + other.Share(state)) / 2))),
         ]);
 
+    // As far as either parent goes, most often between the two.
     private static RangeScore Spanning(RangeScore one, RangeScore other) =>
         new(
             Math.Min(one.Minimum, other.Minimum),
-            Math.Min(one.Low, other.Low),
-            Math.Max(one.High, other.High),
+            Mean(one.Low, other.Low),
+            Mean(one.High, other.High),
             Math.Max(one.Maximum, other.Maximum)
         );
+
+    // Sizes lie between by proportion; of counts the whole number.
+    private static double Mean(double a, double b) =>
+        a == Math.Floor(a) && b == Math.Floor(b) ? Math.Round((a + b) / 2) : Math.Sqrt(a * b);
 }

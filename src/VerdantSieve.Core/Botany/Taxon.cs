@@ -117,7 +117,7 @@ public sealed record Taxon(ScientificName Name)
 
     /// <summary>Whether touching the plant can hurt the skin.</summary>
     [JsonIgnore]
-    public bool HurtsOnTouch => Hazards.Any(hazard => hazard.Kind is HazardKind.SkinIrritant or HazardKind.Hairs);
+    public bool HurtsOnTouch => Hazards.Any(hazard => hazard.HurtsSkin);
 
     /// <summary>Whether male and female plants usually stand apart, so that half of them never fruit.</summary>
     [JsonIgnore]

@@ -38,6 +38,10 @@ public sealed class Vocabulary
     public bool CanApply(Character character, IReadOnlyDictionary<string, Score> scores) =>
         ConditionsOf(character).All(condition => condition.CanBeMet(scores.GetValueOrDefault(condition.CharacterId)));
 
+    /// <summary>Whether a condition names states of a character that is there.</summary>
+    public bool Knows(Condition condition) =>
+        Find(condition.CharacterId) is StateCharacter on && condition.States.All(state => on.IndexOf(state) >= 0);
+
     private bool Rests(Character character)
     {
         var met = new HashSet<string>();

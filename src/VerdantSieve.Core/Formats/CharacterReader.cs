@@ -44,6 +44,7 @@ internal sealed class CharacterReader(List<Fault> faults)
             HowToLook = entry.Text("how") ?? "",
             OnlyIf = entry.Text("if") is { } condition ? Condition.Parse(condition) : null,
             Contact = entry.Flag("contact"),
+            OnlySupports = entry.Flag("supports"),
             Effort = Effort(entry),
             Weight = entry.Text("counts") is { } counts ? Share("counts", counts, entry) ?? 1 : 1,
             Stages = [.. entry.List("stages").Select(stage => entry.Choice("stages", stage, LeafStage.Leaf)).Distinct()],

@@ -63,7 +63,8 @@ public static partial class ScoreNotation
             count: (_, range) => range.Write(Number),
             measure: (character, range) => $"{range.Write(Number)} {Unit(character)}".TrimEnd(),
             presence: (_, presence) =>
-                PresenceWords.FirstOrDefault(word => word.Value == presence.Frequency).Key ?? $"{Number(presence.Frequency * 100)} %",
+                (PresenceWords.FirstOrDefault(word => word.Value == presence.Frequency).Key ?? $"{Number(presence.Frequency * 100)} %")
+                + (presence.When is { } condition ? $" {When} {condition}" : ""),
             season: (_, season) => season.Borne is { } borne ? $"{season.Window}, {Number(Math.Round(borne * 100, 6))} %" : $"{season.Window}"
         );
 
@@ -184,7 +185,20 @@ public static partial class ScoreNotation
             match.Groups[name].Success ? double.Parse(match.Groups[name].Value, CultureInfo.InvariantCulture) : null;
     }
 
+    private const string When = "when";
+
+    // "always" or "always when habit=climber"; people write "habit is climber", too.
     private static Outcome<Score> Presence(string text)
+    {
+        if (text.Split($" {When} ", 2, StringSplitOptions.TrimEntries) is not [var often, var condition])
+            return HowOften(text);
+        var on = Condition.Parse(condition.Replace(" is ", "=", StringComparison.Ordinal));
+        return on.IsPresence
+            ? Wrong(text, $"“{condition}” is no condition; write for example habit=climber")
+            : HowOften(often).Map(Score (score) => (PresenceScore)score with { When = on });
+    }
+
+    private static Outcome<Score> HowOften(string text)
     {
         if (PresenceWords.TryGetValue(text, out var frequency))
             return new PresenceScore(frequency);

@@ -69,24 +69,57 @@ internal static class TaxonFields
                     [
                         .. entry
                             .Pairs("hazards")
-                            .Select(pair => new Hazard(entry.Choice("hazards", pair.Key, HazardKind.Poisonous), pair.Value)),
+                            .Select(pair => HazardOf(entry, pair.Key, pair.Value)),
                     ],
                 },
-            taxon => taxon.Hazards.Select(hazard => (hazard.Kind.Word(), hazard.Caution))
+            taxon => taxon.Hazards.Select(hazard => (Key(hazard), hazard.Caution))
         ) with
         {
-            Description = "one to a line: poisonous: The seed is poisonous.",
+            Description = "one to a line: poisonous seed eat: The seed is poisonous.",
         },
         Pairs(
             "doubles",
-            (entry, taxon) => taxon with { Doubles = [.. entry.Pairs("doubles").Select(pair => new PlantDouble(pair.Key, pair.Value))] },
-            taxon => taxon.Doubles.Select(alike => (alike.Name, alike.Mark))
+            (entry, taxon) => taxon with { Doubles = [.. entry.Pairs("doubles").Select(pair => DoubleOf(pair.Key, pair.Value))] },
+            taxon => taxon.Doubles.Select(alike => (alike.Name, Written(alike)))
         ) with
         {
-            Description = "one to a line: Quercus robur: acorns without a stalk",
+            Description = "one to a line: Quercus robur: acorns without a stalk [acorn-stalk]",
         },
         Text("provenance", (entry, taxon) => taxon with { Provenance = entry.Required("provenance") }, taxon => taxon.Provenance),
     ];
+
+    // “bud black [bud-colour, bud-hair]”: the mark in words, and the characters it is about.
+    private static PlantDouble DoubleOf(string name, string text)
+    {
+        var at = text.LastIndexOf('[');
+        return at < 0 || !text.EndsWith(']')
+            ? new PlantDouble(name, text)
+            : new PlantDouble(name, text[..at].TrimEnd())
+            {
+                Marks = text[(at + 1)..^1].Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries),
+            };
+    }
+
+    private static string Written(PlantDouble alike) =>
+        alike.Marks.Count == 0 ? alike.Mark : $"{alike.Mark} [{string.Join(", ", alike.Marks)}]";
+
+    // “skin-irritant sap touch”: the kind, the part and the act; part and act may be left out where they are as usual for the kind.
+    private static Hazard HazardOf(EntryReader entry, string key, string caution)
+    {
+        var words = key.Split(' ', StringSplitOptions.RemoveEmptyEntries);
+        var hazard = new Hazard(entry.Choice("hazards", words[0], HazardKind.Poisonous), caution);
+        if (words.Length > 1)
+            hazard = hazard with { Part = entry.Choice("hazards", words[1], HazardPart.Any) };
+        return words.Length > 2 ? hazard with { Act = entry.Choice("hazards", words[2], HazardAct.Touch) } : hazard;
+    }
+
+    private static string Key(Hazard hazard)
+    {
+        var usual = new Hazard(hazard.Kind, "");
+        if (hazard.Act != usual.Act)
+            return $"{hazard.Kind.Word()} {hazard.Part.Word()} {hazard.Act.Word()}";
+        return hazard.Part == usual.Part ? hazard.Kind.Word() : $"{hazard.Kind.Word()} {hazard.Part.Word()}";
+    }
 
     private static string? Known(string text) => text == NotGiven ? null : text;
 

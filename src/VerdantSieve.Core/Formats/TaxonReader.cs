@@ -55,6 +55,8 @@ internal sealed class TaxonReader(Vocabulary vocabulary, List<Fault> faults)
                 var score = ScoreNotation.Parse(text, character);
                 if (score.Has(out var read))
                     scores[id] = read;
+                if (read is PresenceScore { When: { } condition } && !vocabulary.Knows(condition))
+                    written.Fault(id, $"{id}: the vocabulary does not know “{condition}”; write for example habit=climber");
                 foreach (var fault in score.Faults)
                     written.Fault(id, $"{id}: {fault.Message}");
             }

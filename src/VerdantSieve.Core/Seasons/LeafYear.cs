@@ -16,14 +16,14 @@ public static class LeafYear
     private static readonly Position Reference = new(45.5, -122.7, 60);
 
     // Autumn comes earlier where spring comes later, but not by as much; and no country is farther off than so many days.
-    private const double OfSpring = 0.5;
+    private const double OfSpring = 0.25;
     private const double MostDays = 45;
 
     /// <summary>The stage that most plants which lose their leaves have reached.</summary>
     /// <param name="dayOfYear">0 to 364.</param>
     /// <param name="here">The place.</param>
-    /// <remarks>Spring is shifted by Hopkins' law (see <see cref="Phenology.HopkinsDelay"/>), autumn by half as much the other way; days at
-    /// the reference and the half are choices.</remarks>
+    /// <remarks>Spring is shifted by Hopkins' law (see <see cref="Phenology.HopkinsDelay"/>), autumn by a quarter as much the other way; days at
+    /// the reference and the quarter are choices.</remarks>
     public static LeafStage StageOn(int dayOfYear, Position here)
     {
         var delay = Math.Clamp(Phenology.HopkinsDelay(Reference, here), -MostDays, MostDays);

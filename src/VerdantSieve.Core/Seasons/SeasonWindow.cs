@@ -49,6 +49,22 @@ public readonly record struct SeasonWindow(AnnualDate Start, AnnualDate End)
         return whole == 0 || Length == DaysInYear ? this : new SeasonWindow(DateOf(StartDay + whole), DateOf(DayOf(End) + whole));
     }
 
+    /// <summary>The shortest window that holds this one and another, this one's start first where both ways are as long.</summary>
+    public SeasonWindow Through(SeasonWindow other)
+    {
+        var (first, second) = (Joined(this, other), Joined(other, this));
+        return first.Length <= second.Length ? first : second;
+    }
+
+    // From the start of the one to whichever end comes later.
+    private static SeasonWindow Joined(SeasonWindow one, SeasonWindow other)
+    {
+        var ends = Wrap(DayOf(other.End) - one.StartDay) >= Wrap(DayOf(one.End) - one.StartDay) ? other.End : one.End;
+        var joined = new SeasonWindow(one.Start, ends);
+        // Where the other begins before the one does, all of the year between is taken in.
+        return joined.DaysInside(other.StartDay) >= 0 ? joined : new SeasonWindow(one.Start, DateOf(one.StartDay + DaysInYear - 1));
+    }
+
     /// <summary>The date of a day of the year, counted from 0 and past either end of the year.</summary>
     public static AnnualDate DateOf(int day)
     {

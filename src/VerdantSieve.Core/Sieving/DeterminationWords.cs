@@ -21,8 +21,12 @@ internal sealed class DeterminationWords(Findings findings)
             .Weighed.Readings.Select(reading => Botany.Organs.Of(findings.Weighed.Flora.Character(reading.Character)))
             .OfType<Organ>()
             .Where(organ => organ != Organ.WholePlant)
+            // Roots on a stem are an organ of their own.
+            .Concat(findings.Weighed.Readings.Any(IsRoots) ? [Organ.WholePlant] : [])
             .Distinct(),
     ];
+
+    private static bool IsRoots(Reading reading) => reading is { Character: CharacterIds.AerialRoots, Observation: Sought { Seen: true } };
 
     private static Prose Prose() => new();
 
@@ -41,7 +45,7 @@ internal sealed class DeterminationWords(Findings findings)
     {
         var prose = Prose().Say("This is ").Name(kind.Name).Say($", {candidate.Taxon.CommonName}");
         if (candidate.Taxon.IsHybrid)
-            prose.Say(", a hybrid of ").Names(candidate.Taxon.HybridOf, "and");
+            SayParents(prose.Say(", a hybrid of ").Names(candidate.Taxon.HybridOf, "and"), candidate.Taxon);
         if (candidate.Held.Count > 0)
             prose.Say($", though it is held by {Readings(candidate.Held)}. Look at that again.");
         else
@@ -49,6 +53,35 @@ internal sealed class DeterminationWords(Findings findings)
         if (settledByRange)
             prose.Say(" The place settles it: by its marks alone ").Name(findings.Grounds!.Rival.Name.Text).Say(" would fit as well.");
         return new Determination(rank, kind.Name, kind.Probability, prose) { SettledByRange = settledByRange };
+    }
+
+    // Whose marks are which: what was read that the one parent can show and the other can't, and what neither can.
+    private void SayParents(Prose prose, Taxon hybrid)
+    {
+        if (hybrid.HybridOf.Select(flora.FindTaxon).ToArray() is not [{ } one, { } other])
+            return;
+        var ofOne = Marks(one, other);
+        var ofOther = Marks(other, one);
+        if (ofOne.Length == 0 || ofOther.Length == 0)
+            return;
+        prose.Say($" (“{string.Join("”, “", ofOne)}” as ").Name(one.Name.Text);
+        prose.Say($", “{string.Join("”, “", ofOther)}” as ").Name(other.Name.Text).Say(")");
+    }
+
+    private const int MarksOfAParent = 2;
+
+    private string[] Marks(Taxon parent, Taxon other)
+    {
+        var (rows, held) = (weighed.Table.Rows, weighed.Held);
+        return
+        [
+            .. weighed
+                .Readings.Where(reading =>
+                    !held.Of(rows.Of(parent)).Contains(reading.Character) && held.Of(rows.Of(other)).Contains(reading.Character)
+                )
+                .Take(MarksOfAParent)
+                .Select(reading => Wording.Of(reading, flora)),
+        ];
     }
 
     public Determination OneOrgan(Taxon taxon, RankedGroup group)
@@ -181,11 +214,42 @@ internal sealed class DeterminationWords(Findings findings)
         var prose = rank is { } reached ? Opening(reached, name).Say(" ") : Prose();
         prose.Say(
             $"{PlainWords.Capital(PlainWords.Number(passing.Count))} kinds pass every "
-                + $"mesh{(forgiven ? " if a disagreement is allowed" : "")}"
+                + $"mesh{(forgiven ? $" if {Disagreements(question.AllowedDisagreements)} allowed" : "")}"
         );
         if (passing.Count <= MostNamed)
             prose.Say(": ").Names(NamesOf(passing), "and");
+        prose.Say(Here(passing));
+        var more = weighed.Ordered.Count(candidate => candidate.Passes) - passing.Count;
+        if (!forgiven && more > 0)
+            prose.Say($"; {PlainWords.Number(more)} more if {Disagreements(question.AllowedDisagreements)} allowed");
         return new Determination(rank, name, passing.Sum(candidate => candidate.Probability), End(prose, passing.Count));
+    }
+
+    /// <summary>The strict school, and one kind passes every mesh, others with a disagreement allowed; it weighs little.</summary>
+    public Determination OnePassesOf(Candidate exact, IReadOnlyList<Candidate> pan)
+    {
+        var (rank, name) = Shared(pan);
+        var prose = rank is { } reached ? Opening(reached, name).Say(" ") : Prose();
+        prose.Say("Only ").Name(exact.Taxon.Name.Text).Say(" passes every mesh, but it weighs little; ");
+        prose.Say(
+            $"{PlainWords.Number(pan.Count - 1)} more pass{(pan.Count == 2 ? "es" : "")} if "
+                + $"{Disagreements(question.AllowedDisagreements)} allowed{Here(pan)}"
+        );
+        return new Determination(rank, name, pan.Sum(candidate => candidate.Probability), End(prose, pan.Count));
+    }
+
+    private static string Disagreements(int allowed) =>
+        allowed == 1 ? "a disagreement is" : $"{PlainWords.Number(allowed)} disagreements are";
+
+    // How many of them grow here; nothing where no country was named.
+    private string Here(IReadOnlyList<Candidate> passing)
+    {
+        if (question.Circumstances.Region is not { } region)
+            return "";
+        var here = passing.Count(candidate => candidate.Taxon.Distribution.Includes(region));
+        if (here == passing.Count)
+            return passing.Count == 2 ? ", and both grow here" : ", and all of them grow here";
+        return here == 0 ? ", and none of them grows here" : $", and {PlainWords.Number(here)} of the {PlainWords.Number(passing.Count)} grow{(here == 1 ? "s" : "")} here";
     }
 
     // The genus or the family that all of them belong to; else the name of the first.
@@ -202,9 +266,32 @@ internal sealed class DeterminationWords(Findings findings)
     private Prose End(Prose prose, int remaining)
     {
         prose.Say(LookWords(findings.BestLook?.Character.Label, remaining));
-        if (findings.Doubts.FirstOrDefault() is { IsPointedAt: true } doubt)
-            prose.Say($" Look again at “{Wording.Of(doubt.Reading, flora)}”: it does not fit {Against(doubt)}.");
+        if (findings.Doubts.FirstOrDefault(doubt => doubt.IsPointedAt) is { } doubt)
+            SayDoubt(prose, doubt);
+        if (weighed.Readings is [var only] && KindsShowing(only) is > 0 and var kinds && kinds <= RareShare * weighed.ByRow.Length)
+            prose.Say($" Rare: only {PlainWords.Number(kinds)} kind{(kinds == 1 ? " shows" : "s show")} it; make sure of it.");
         return prose;
+    }
+
+    // A mark that no more of the kinds show is rare.
+    private const double RareShare = 0.03;
+
+    private int KindsShowing(Reading reading)
+    {
+        var column = weighed.Table[reading.Character];
+        return weighed.ByRow.Count(candidate => candidate.Held.Count == 0 && column.ScoreOf(weighed.Table.Rows.Of(candidate.Taxon)) is not null);
+    }
+
+    private void SayDoubt(Prose prose, Doubt doubt)
+    {
+        var words = Wording.Of(doubt.Reading, flora);
+        if (doubt.IsFlorasFault)
+            prose
+                .Say($" The flora does not list “{words}” for ")
+                .Name(best.Taxon.Name.Text)
+                .Say("; it is likelier to be short here than you are to be wrong.");
+        else
+            prose.Say($" Look again at “{words}”: it does not fit {Against(doubt)}.");
     }
 
     private string Against(Doubt doubt) => doubt.Contradicts is { } other ? $"“{Wording.Of(other, flora)}”" : "the rest";

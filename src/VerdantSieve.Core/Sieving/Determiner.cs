@@ -20,6 +20,9 @@ internal sealed class Determiner(Findings findings)
     private const int MuchRead = 8;
     private const double LittleLeft = 0.2;
 
+    // What weighs no more than this is not what everything points to.
+    private const double WeighsEnough = 0.5;
+
     // Where more than half of a lead is the place's, the place decided.
     private const double MostOfTheLead = 0.5;
 
@@ -44,6 +47,8 @@ internal sealed class Determiner(Findings findings)
             .Skip(1)
             .FirstOrDefault(candidate => said.Rank != TaxonRank.Aggregate || candidate.Taxon.Aggregate != ordered[0].Taxon.Aggregate);
         var reasons = new Reasons(weighed, ordered[0], rival);
+        if (KeepAway.From(weighed) is not null)
+            said.Sentence.Say(" That is enough to keep away.");
         return said with { For = reasons.For(), Against = reasons.Against() };
     }
 
@@ -159,6 +164,9 @@ internal sealed class Determiner(Findings findings)
             return pan.Length == 1 ? words.OnlyHeld(pan[0]) : words.ManyPass(pan, forgiven: true);
         if (exact.Length > 1)
             return words.ManyPass(exact, forgiven: false);
+        // One that passes alone but weighs little is one of those that pass with a disagreement.
+        if (pan.Length > 1 && exact[0].Probability < WeighsEnough)
+            return words.OnePassesOf(exact[0], pan);
         var only = exact[0].Taxon;
         var row = table.Rows.Of(only);
         return EnoughOrgans

@@ -21,24 +21,45 @@ internal sealed class Doubts(Weighed weighed)
     private readonly EvidenceSet evidence = weighed.Evidence;
 
     /// <summary>Every reading, the most doubtful first.</summary>
-    public Doubt[] Find() => [.. Enumerable.Range(0, evidence.Count).Select(Of).OrderByDescending(doubt => doubt.SlipChance)];
+    public Doubt[] Find() => [.. Enumerable.Range(0, evidence.Count).Select(Of).OrderByDescending(doubt => doubt.SlipChance + doubt.GapChance)];
 
     private Doubt Of(int at)
     {
         var reading = evidence[at].Reading;
-        var slipChance = 0.0;
-        for (var row = 0; row < weighed.Posterior.Length; row++)
-            slipChance += weighed.Posterior[row] * evidence[at].SlipChance(row);
-        if (slipChance < WorthExplaining)
-            return new Doubt(reading, slipChance, []);
+        var (slipChance, gapChance) = Faults(at, weighed.Posterior);
+        if (slipChance + gapChance < WorthExplaining)
+            return new Doubt(reading, slipChance, []) { GapChance = gapChance };
 
         var without = evidence.Posterior(weighed.Prior, at);
         var leader = new Row(Enumerable.Range(0, table.Rows.Taxa).MaxBy(t => without[t]));
         return new Doubt(reading, slipChance, WouldReturn(reading, without))
         {
+            GapChance = gapChance,
+            AgainstOthers = evidence.Count > 1 && Alone(at) < (slipChance + gapChance) / 2,
             Without = (table.TaxonOf(leader), without[leader.Index]),
             Contradicts = Opposite(at),
         };
+    }
+
+    private (double Slip, double Gap) Faults(int at, double[] posterior)
+    {
+        var (slip, gap) = (0.0, 0.0);
+        for (var row = 0; row < posterior.Length; row++)
+        {
+            slip += posterior[row] * evidence[at].SlipChance(row);
+            gap += posterior[row] * evidence[at].GapChance(row);
+        }
+        return (slip, gap);
+    }
+
+    // The chance that it does not fit, were it the only reading.
+    private double Alone(int at)
+    {
+        var alone = new double[weighed.Prior.Length];
+        TensorPrimitives.Multiply(weighed.Prior, evidence[at].Total, alone);
+        TensorPrimitives.Divide(alone, TensorPrimitives.Sum<double>(alone), alone);
+        var (slip, gap) = Faults(at, alone);
+        return slip + gap;
     }
 
     private Taxon[] WouldReturn(Reading reading, double[] without) =>

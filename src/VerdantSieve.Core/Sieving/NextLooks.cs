@@ -30,7 +30,8 @@ internal sealed class NextLooks
     private readonly HashSet<string> asked,
         read;
     private readonly Dictionary<string, Observation> observed = [];
-    private readonly Taxon? hurting;
+    private readonly Taxon[] hurting;
+    private readonly bool keepAway;
 
     public NextLooks(Weighed weighed)
     {
@@ -41,10 +42,14 @@ internal sealed class NextLooks
             observed.TryAdd(reading.Character, reading.Observation);
         asked = [.. readings.Select(reading => reading.Character)];
         read = [.. readings.Where(reading => reading.Tells).Select(reading => reading.Character)];
-        hurting = weighed
-            .ByRow.Where(candidate => candidate.Probability > Sieve.Possible && candidate.Taxon.HurtsOnTouch)
-            .MaxBy(candidate => candidate.Probability)
-            ?.Taxon;
+        hurting =
+        [
+            .. weighed
+                .ByRow.Where(candidate => candidate.Probability > Sieve.Possible && candidate.Taxon.HurtsOnTouch)
+                .OrderByDescending(candidate => candidate.Probability)
+                .Select(candidate => candidate.Taxon),
+        ];
+        keepAway = KeepAway.From(weighed) is not null;
     }
 
     /// <summary>The looks, best first; those held back last.</summary>
@@ -93,6 +98,8 @@ internal sealed class NextLooks
         var open = new List<(Character Character, double Bits, double Chance)>();
         foreach (var character in table.Flora.Characters)
         {
+            if (keepAway && !KeepAway.IsAtArmsLength(character))
+                continue;
             if (asked.Contains(character.Id) || !table[character.Id].CanBeAsked(when) || RuledOut(character))
                 continue;
             var (chance, waits) = ChanceReadable(character, known);
@@ -111,7 +118,10 @@ internal sealed class NextLooks
         }
         foreach (var (character, bits, chance) in open)
         {
-            var heldBack = character.Contact && hurting is not null ? $"Wait with touching: {hurting.CommonName} is still possible." : null;
+            var touched = character.Contact
+                ? hurting.FirstOrDefault(taxon => taxon.Hazards.Any(hazard => hazard.IsTouchedBy(character)))
+                : null;
+            var heldBack = touched is null ? null : $"Wait with touching: {touched.CommonName} is still possible.";
             yield return new NextLook(character, bits, chance, heldBack) { Opens = chance * opened.GetValueOrDefault(character.Id) };
         }
     }

@@ -55,6 +55,7 @@ public sealed class Sieve
             NextLooks = found.NextLooks,
             Doubts = found.Doubts,
             Hazards = Hazards(weighed),
+            Enough = KeepAway.From(weighed),
             Ranking = table.Groups.GeneraAndFamilies(weighed.Posterior, table.Rows),
             Grounds = found.Grounds,
             Check = weighed.Readings.Count >= ReadBeforeDoubles ? CheckOf(weighed, asking) : null,
@@ -125,19 +126,23 @@ public sealed class Sieve
         if (read.Count == 0 || LastOf(weighed) is not [var one, var other])
             return null;
         var separations = TellApart([one.Taxon, other.Taxon], weighed.Question.Circumstances)
-            .Where(separation => !read.Contains(separation.Character.Id) && separation.Applies.All(applies => applies))
-            .ToArray();
+            .Where(separation => separation.Applies.All(applies => applies))
+            .ToLookup(separation => read.Contains(separation.Character.Id));
         return new LastTwo(
             one.Taxon,
             other.Taxon,
-            [.. separations.Where(separation => separation.Bits >= Differs).Select(separation => separation.Character)],
+            [.. Parting(separations[false])],
             [
-                .. separations
+                .. separations[false]
                     .Where(separation => separation.Bits < IsShared && separation.Scores.All(score => score is not null))
                     .Select(separation => separation.Character)
                     .OrderBy(character => character.Order),
-            ]
+            ],
+            [.. Parting(separations[true])]
         );
+
+        static IEnumerable<Character> Parting(IEnumerable<Separation> separations) =>
+            separations.Where(separation => separation.Bits >= Differs || separation.IsMark).Select(separation => separation.Character);
     }
 
     private static Candidate[] LastOf(Weighed weighed) =>

@@ -32,6 +32,9 @@ public sealed record SieveAnswer
     /// <summary>What could hurt, of the kinds still possible.</summary>
     public required IReadOnlyList<PossibleHazard> Hazards { get; init; }
 
+    /// <summary>The hazard that all which is left has in common, so that enough is known to keep away; null where there is none.</summary>
+    public Hazard? Enough { get; init; }
+
     /// <summary>Genera and families, likeliest first.</summary>
     public required IReadOnlyList<RankShare> Ranking { get; init; }
 

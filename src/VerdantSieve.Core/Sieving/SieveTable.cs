@@ -16,6 +16,7 @@ internal sealed class SieveTable
     private readonly Dictionary<string, Column> columns = [];
     private readonly ConcurrentDictionary<(string? Region, Setting? Setting), double[]> priors = new();
 
+    private readonly ConcurrentDictionary<Condition, double[]> conditions = new();
     private readonly ConcurrentDictionary<(LeafStage Stage, bool Bare), double[]> leafy = new();
 
     // What the conditions on states come to, from a character up to one that has been read: the same whatever the day.
@@ -92,6 +93,7 @@ internal sealed class SieveTable
             var piece = evidence[i];
             Fill(
                 counted[i],
+                readings,
                 settled,
                 On(readings[i], when),
                 new Likelihoods(piece.Total[..Rows.Count], piece.Fitting[..Rows.Count], piece.Unslipped[..Rows.Count])
@@ -151,7 +153,27 @@ internal sealed class SieveTable
 
     private static MeasuredBy LessSure(MeasuredBy one, MeasuredBy other) => one > other ? one : other;
 
-    private void Fill(Reading reading, HashSet<string> settled, SiteAndDay when, Likelihoods into)
+    // Whether this plant meets a condition: as it was read, else as its kind does.
+    private double ChanceMet(Condition condition, Row taxon, IReadOnlyList<Reading> readings)
+    {
+        if (SeenToMeet(condition, readings) is { } met)
+            return met ? 1 : 0;
+        return conditions.GetOrAdd(condition, on => Lasting([on]))[taxon.Index];
+    }
+
+    // Null where it was not read, or so that it stays open.
+    private static bool? SeenToMeet(Condition condition, IReadOnlyList<Reading> readings) =>
+        readings.FirstOrDefault(reading => reading.Character == condition.CharacterId && reading.Observation.Settles(condition)) is { } read
+            ? condition.CanHold(read.Observation)
+            : null;
+
+    private void Fill(
+        Reading reading,
+        IReadOnlyList<Reading> readings,
+        HashSet<string> settled,
+        SiteAndDay when,
+        Likelihoods into
+    )
     {
         var column = columns[reading.Character];
         var misleads = Origins.Misleads(reading.Origin, column.Character);
@@ -161,6 +183,8 @@ internal sealed class SieveTable
             return;
         }
         column.Fill(reading, when, into);
+        if (column is PresenceColumn presence)
+            presence.FillConditional(reading, when, (condition, taxon) => ChanceMet(condition, taxon, readings), into);
         var background = into.Total[Rows.Average.Index];
         if (misleads > 0)
         {
@@ -246,6 +270,23 @@ internal sealed class SieveTable
     private static double Kept(StateScore score) =>
         score.Share(CharacterIds.Evergreen) + score.Share(CharacterIds.HalfEvergreen) / 2;
 
+    /// <summary>Writes the chance, for each row, that what a character hangs on is there on this day.</summary>
+    /// <returns>Whether a season plays a part, and the day is known.</returns>
+    /// <param name="character">The character.</param>
+    /// <param name="when">The day.</param>
+    /// <param name="room">Room for a column.</param>
+    public bool InSeason(Character character, SiteAndDay when, Span<double> room)
+    {
+        var found = false;
+        foreach (var condition in Flora.Vocabulary.ConditionsOf(character))
+            if (when.DayOfYear is not null && Flora.Character(condition.CharacterId) is SeasonCharacter season)
+            {
+                columns[season.Id].ChanceOn(when).CopyTo(room);
+                found = true;
+            }
+        return found;
+    }
+
     private double[] Lasting(IEnumerable<Condition> conditions)
     {
         var chances = new double[Rows.Count];
@@ -266,8 +307,13 @@ internal sealed class SieveTable
             if (Origins.Misleads(reading.Origin, column.Character) == 1)
                 continue;
             var allows = column.Allowing(reading, On(reading, when));
+            var signs = column as PresenceColumn;
             for (var t = 0; t < Rows.Taxa; t++)
-                if (!column.CanApply(new Row(t)) || !allows(new Row(t)))
+                if (
+                    !column.CanApply(new Row(t))
+                    || !allows(new Row(t))
+                    || signs?.IsMissing(new Row(t), reading, condition => SeenToMeet(condition, readings) == true) == true
+                )
                     held.Hold(new Row(t), reading.Character);
         }
         return held;

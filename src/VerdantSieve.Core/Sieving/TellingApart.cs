@@ -6,7 +6,11 @@ namespace VerdantSieve.Core.Sieving;
 /// <summary>Finds what separates a few taxa.</summary>
 internal static class TellingApart
 {
-    /// <summary>The characters that separate taxa, by bits per effort; those that part nothing last.</summary>
+    // What can be seen on so few of them on that day is no help on that day.
+    private const double HardlySeen = 0.1;
+
+    /// <summary>The characters that separate taxa: the marks the flora names, then the rest by bits × chance to see it ÷ effort; what can
+    /// hardly be seen on that day after these, and what parts nothing last.</summary>
     public static IReadOnlyList<Separation> Of(SieveTable table, IReadOnlyList<Taxon> taxa, SiteAndDay when)
     {
         Row[] rows = [.. taxa.Select(table.Rows.Of)];
@@ -14,6 +18,11 @@ internal static class TellingApart
         foreach (var row in rows)
             chances[row.Index] = 1.0 / rows.Length;
         var weights = new RowWeights(chances, table.Rows);
+        var marks = taxa.SelectMany(taxon =>
+                taxon.Doubles.Where(alike => taxa.Any(other => other.Name.Text == alike.Name)).SelectMany(alike => alike.Marks)
+            )
+            .ToHashSet();
+        var room = new double[table.Rows.Count];
         return
         [
             .. table
@@ -24,10 +33,27 @@ internal static class TellingApart
                     rows.All(column.IsSettled) ? column.Character.Weight * Bits(column.Expected(when)) : 0,
                     [.. rows.Select(column.ScoreOf)],
                     [.. rows.Select(column.CanApply)]
-                ))
-                .OrderByDescending(separation => separation.Bits / separation.Character.Effort)
+                )
+                {
+                    IsMark = marks.Contains(column.Character.Id),
+                    Now = ChanceNow(column.Character),
+                })
+                .OrderByDescending(separation => separation.Bits > 0)
+                .ThenBy(separation => separation.Now < HardlySeen)
+                .ThenByDescending(separation => separation.IsMark)
+                .ThenByDescending(separation => separation.Worth)
                 .ThenBy(separation => separation.Character.Order),
         ];
+
+        // Of its conditions only those that hang on the day: whether there are flowers, fruit, leaves.
+        double ChanceNow(Character character)
+        {
+            if (when.Stage is { } stage && character.Stages.Count > 0 && !character.Stages.Contains(stage))
+                return 0;
+            var inSeason = table.InSeason(character, when, room);
+            var leafy = Organs.Of(character) == Organ.Leaf && character.Stages.Count == 0 ? table.Leafy(when) : null;
+            return Math.Round(rows.Average(row => (inSeason ? room[row.Index] : 1) * (leafy?[row.Index] ?? 1)), 4);
+        }
 
         double Bits(ExpectedOutcomes expected) => rows is [var one, var other] ? expected.Between(one, other) : expected.Bits(weights);
     }

@@ -1,3 +1,4 @@
+using System.Numerics.Tensors;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Observing;
 
@@ -24,6 +25,8 @@ internal sealed class Weighed : IDisposable
         Evidence = table.EvidenceOf(Readings, When);
         Prior = table.PriorAt(question.Circumstances);
         Posterior = Evidence.Posterior(Prior);
+        if (Readings.Count > 0 && Readings.All(reading => table.Flora.Character(reading.Character).OnlySupports))
+            KeepKnown(Posterior);
         Held = table.Held(Readings, When);
         ByRow = [.. table.Flora.Taxa.Select((taxon, t) => CandidateOf(taxon, new Row(t)))];
         Ordered = question.School switch
@@ -76,6 +79,20 @@ internal sealed class Weighed : IDisposable
     public Flora Flora => Table.Flora;
 
     public Candidate this[Row row] => ByRow[row.Index];
+
+    // By bark, colours and outline alone no plant is more likely a stranger than not.
+    private const double MostUnknown = 0.5;
+
+    private void KeepKnown(double[] posterior)
+    {
+        var unknown = TensorPrimitives.Sum<double>(posterior.AsSpan(Table.Rows.Taxa));
+        if (unknown <= MostUnknown)
+            return;
+        var known = posterior.AsSpan(0, Table.Rows.Taxa);
+        var rest = posterior.AsSpan(Table.Rows.Taxa);
+        TensorPrimitives.Multiply(known, (1 - MostUnknown) / (1 - unknown), known);
+        TensorPrimitives.Multiply(rest, MostUnknown / unknown, rest);
+    }
 
     // What differs in the last digits only is as likely, and stays in the order of the flora.
     private static double Standing(Candidate candidate) => Math.Round(candidate.Probability, 14);

@@ -21,7 +21,7 @@ public sealed record SieveRequest(
 );
 
 /// <summary>Taxa to tell apart.</summary>
-public sealed record TellApartRequest(string? Flora, IReadOnlyList<string?>? Taxa, string? Date);
+public sealed record TellApartRequest(string? Flora, IReadOnlyList<string?>? Taxa, PlaceRequest? Place, string? Date, string? Stage);
 
 public sealed record CandidateAnswer(
     string Taxon,
@@ -50,6 +50,7 @@ public sealed record WithoutAnswer(string Taxon, double Probability);
 public sealed record DoubtAnswer(
     string Character,
     double SlipChance,
+    double GapChance,
     IReadOnlyList<string> WouldReturn,
     WithoutAnswer? Without,
     string? Contradicts
@@ -59,9 +60,9 @@ public sealed record GroundsAnswer(string Leader, string Rival, double ByPlace, 
 
 public sealed record CheckAnswer(string Leader, string Double, string Mark, string? Character);
 
-public sealed record LastTwoAnswer(string One, string Other, IReadOnlyList<string> Differ, IReadOnlyList<string> Shared);
+public sealed record LastTwoAnswer(string One, string Other, IReadOnlyList<string> Differ, IReadOnlyList<string> Shared, IReadOnlyList<string> Answered);
 
-public sealed record HazardAnswer(string Taxon, string Kind, string Caution, double Probability);
+public sealed record HazardAnswer(string Taxon, string Kind, string Part, string Act, string Caution, double Probability);
 
 public sealed record ShareAnswer(string Name, double Probability);
 
@@ -74,13 +75,21 @@ public sealed record SieveAnswerBody(
     IReadOnlyList<NextLookAnswer> NextLooks,
     IReadOnlyList<DoubtAnswer> Doubts,
     IReadOnlyList<HazardAnswer> Hazards,
+    string? KeepAway,
     RankingAnswer Ranking,
     GroundsAnswer? Grounds,
     CheckAnswer? Check,
     LastTwoAnswer? LastTwo
 );
 
-public sealed record SeparationAnswer(string Character, double Bits, double Effort, IReadOnlyDictionary<string, string?> States);
+public sealed record SeparationAnswer(
+    string Character,
+    double Bits,
+    double Effort,
+    bool Mark,
+    double Now,
+    IReadOnlyDictionary<string, string?> States
+);
 
 public sealed record FloraAnswer(string Id, string Title, int Edition, int Taxa, int Characters);
 
@@ -111,7 +120,7 @@ public sealed record TaxonAnswer(
     RangeAnswer Range
 );
 
-public sealed record HazardNote(string Kind, string Caution);
+public sealed record HazardNote(string Kind, string Part, string Act, string Caution);
 
 public sealed record TaxonDetail(
     string Name,

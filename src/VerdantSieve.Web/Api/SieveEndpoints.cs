@@ -107,12 +107,23 @@ public static class SieveEndpoints
                 .. answer.Doubts.Select(doubt => new DoubtAnswer(
                     doubt.Reading.Character,
                     doubt.SlipChance,
+                    doubt.GapChance,
                     [.. doubt.WouldReturn.Select(taxon => taxon.Name.Text)],
                     doubt.Without is { } without ? new WithoutAnswer(without.Leader.Name.Text, without.Probability) : null,
                     doubt.Contradicts?.Character
                 )),
             ],
-            [.. answer.Hazards.Select(h => new HazardAnswer(h.Taxon.Name.Text, h.Hazard.Kind.Word(), h.Hazard.Caution, h.Probability))],
+            [
+                .. answer.Hazards.Select(h => new HazardAnswer(
+                    h.Taxon.Name.Text,
+                    h.Hazard.Kind.Word(),
+                    h.Hazard.Part.Word(),
+                    h.Hazard.Act.Word(),
+                    h.Hazard.Caution,
+                    h.Probability
+                )),
+            ],
+            answer.Enough is { } hazard ? $"That is enough to keep away. {hazard.Caution}" : null,
             new RankingAnswer(Shares(answer, TaxonRank.Genus), Shares(answer, TaxonRank.Family)),
             answer.Grounds is { } grounds
                 ? new GroundsAnswer(
@@ -131,7 +142,8 @@ public static class SieveEndpoints
                     two.One.Name.Text,
                     two.Other.Name.Text,
                     [.. two.Differ.Select(c => c.Id)],
-                    [.. two.Shared.Select(c => c.Id)]
+                    [.. two.Shared.Select(c => c.Id)],
+                    [.. two.Answered.Select(c => c.Id)]
                 )
                 : null
         );
@@ -149,7 +161,7 @@ public static class SieveEndpoints
             return sent.Trouble!;
         if (await shelf.Take(request.Flora) is not { } open)
             return WrongFlora(request.Flora, shelf);
-        var when = CircumstancesDesk.Check(new RawCircumstances { Date = request.Date });
+        var when = SieveQuestions.Circumstances(request.Place, new RawCircumstances { Date = request.Date, Stage = request.Stage });
         if (!when.Has(out var circumstances))
             return ApiProblems.Bad(when.Faults[0]);
         var taxa = new List<Taxon>();
@@ -177,7 +189,14 @@ public static class SieveEndpoints
             var silent = separation.Applies[i] ? null : "does not apply";
             states[taxa[i].Name.Text] = score is null ? silent : ScoreNotation.Format(new Scored(separation.Character, score));
         }
-        return new SeparationAnswer(separation.Character.Id, separation.Bits, separation.Character.Effort, states);
+        return new SeparationAnswer(
+            separation.Character.Id,
+            separation.Bits,
+            separation.Character.Effort,
+            separation.IsMark,
+            separation.Now,
+            states
+        );
     }
 
     private static async Task<Ok<FloraAnswer[]>> Floras(FloraLibrary library, CancellationToken cancel) =>
@@ -237,7 +256,7 @@ public static class SieveEndpoints
             Range(taxon),
             [.. taxon.Settings.Select(setting => setting.Word())],
             taxon.Abundance.Word(),
-            [.. taxon.Hazards.Select(hazard => new HazardNote(hazard.Kind.Word(), hazard.Caution))],
+            [.. taxon.Hazards.Select(hazard => new HazardNote(hazard.Kind.Word(), hazard.Part.Word(), hazard.Act.Word(), hazard.Caution))],
             taxon.Doubles.ToDictionary(alike => alike.Name, alike => alike.Mark),
             taxon.Remember,
             taxon.Provenance,

@@ -18,7 +18,16 @@ public static class SieveQuestions
     {
         if (Amiss(request) is { } amiss)
             return amiss;
-        return Circumstances(request)
+        return Circumstances(
+                request.Place,
+                new RawCircumstances
+                {
+                    Date = request.Date,
+                    Setting = request.Setting,
+                    Age = request.Age,
+                    Stage = request.Stage,
+                }
+            )
             .Then(circumstances =>
                 Readings(request.Readings ?? [], flora)
                     .Map(readings => new SieveQuestion
@@ -43,24 +52,19 @@ public static class SieveQuestions
         return null;
     }
 
-    // What is wrong with the place is told at the place's fields.
-    private static Outcome<Circumstances> Circumstances(SieveRequest request)
-    {
-        var raw = new RawCircumstances
-        {
-            Region = request.Place?.Region,
-            Latitude = Written(request.Place?.Latitude),
-            Longitude = Written(request.Place?.Longitude),
-            Elevation = Written(request.Place?.Elevation),
-            Date = request.Date,
-            Setting = request.Setting,
-            Age = request.Age,
-            Stage = request.Stage,
-        };
-        return CircumstancesDesk
-            .Check(raw)
+    /// <summary>Where and when; what is wrong with the place is told at the place's fields.</summary>
+    public static Outcome<Circumstances> Circumstances(PlaceRequest? place, RawCircumstances others) =>
+        CircumstancesDesk
+            .Check(
+                others with
+                {
+                    Region = place?.Region,
+                    Latitude = Written(place?.Latitude),
+                    Longitude = Written(place?.Longitude),
+                    Elevation = Written(place?.Elevation),
+                }
+            )
             .Placed(fault => fault.At is "date" or "setting" or "age" or "stage" ? fault : fault with { At = $"place.{fault.At}" });
-    }
 
     private static Outcome<IReadOnlyList<Reading>> Readings(IReadOnlyList<RawReading?> raw, Flora flora)
     {

@@ -66,7 +66,7 @@ public class FloraReaderTests
                     + "var. testii, Acer other]\nsettings: [wild]\nprovenance: from memory\n"
             )
         ).Value;
-        Assert.Equal(new RangeScore(5, 5, 12, 14), flora.FindTaxon("Acer x mixtum")!.Scores["blade-length"]);
+        Assert.Equal(new RangeScore(5, 6, 10, 14), flora.FindTaxon("Acer x mixtum")!.Scores["blade-length"]);
         Assert.Equal("Acer testii var. testii", flora.FindTaxon("Acer testii")!.Name.Text);
     }
 

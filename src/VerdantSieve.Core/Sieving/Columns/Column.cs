@@ -1,3 +1,4 @@
+using System.Numerics.Tensors;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Observing;
 
@@ -28,7 +29,20 @@ internal abstract class Column(Character character, ColumnSource source)
 
     /// <summary>Writes the chance of a reading for each row of the column, given that the character applies, and the parts of it that are
     /// nobody's fault.</summary>
-    public abstract void Fill(Reading reading, SiteAndDay when, Likelihoods into);
+    public void Fill(Reading reading, SiteAndDay when, Likelihoods into)
+    {
+        FillRows(reading, when, into);
+        // What an average kind would show counts as the mean over the kinds, and not as what a plant would show that has something of all
+        // of them: such a plant would profit from every rich reading and every rare one.
+        if (Rows.Taxa == 0)
+            return;
+        into.Total[Rows.Average.Index] = TensorPrimitives.Sum<double>(into.Total[..Rows.Taxa]) / Rows.Taxa;
+        into.Fitting[Rows.Average.Index] = TensorPrimitives.Sum<double>(into.Fitting[..Rows.Taxa]) / Rows.Taxa;
+        into.Unslipped[Rows.Average.Index] = TensorPrimitives.Sum<double>(into.Unslipped[..Rows.Taxa]) / Rows.Taxa;
+    }
+
+    /// <summary>Writes the same for each row by itself.</summary>
+    protected abstract void FillRows(Reading reading, SiteAndDay when, Likelihoods into);
 
     /// <summary>Whether what is scored of a taxon allows a reading: the strict school's rule. What hangs on the reading alone is worked out
     /// once, since all taxa are asked.</summary>

@@ -41,7 +41,7 @@ internal sealed class CountColumn : Column
     // Much the same number: one more or less, or a tenth.
     private const double NearlySame = 0.1;
 
-    public override void Fill(Reading reading, SiteAndDay when, Likelihoods into)
+    protected override void FillRows(Reading reading, SiteAndDay when, Likelihoods into)
     {
         if (reading.Observation is Compared compared)
         {

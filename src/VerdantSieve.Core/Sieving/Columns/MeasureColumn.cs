@@ -42,7 +42,7 @@ internal sealed class MeasureColumn : Column
         believed = [.. GapsOf(_ => true).Select(gap => 1 - gap)];
     }
 
-    public override void Fill(Reading reading, SiteAndDay when, Likelihoods into)
+    protected override void FillRows(Reading reading, SiteAndDay when, Likelihoods into)
     {
         var (of, rate) = (reading.Observation, Model.SlipRate(reading.Certainty));
         if (of is Compared compared)

@@ -32,11 +32,42 @@ internal sealed class PresenceColumn : SoughtColumn
 
     protected override Observation Observed(bool seen) => new Sought(seen);
 
-    // Absence hardly counts: only a sign that every plant of the taxon has can be missed.
+    // Of plants of another growth form so few have what one form must have.
+    private const double InAnotherForm = 0.02;
+
+    /// <summary>The taxa whose score holds under a condition only.</summary>
+    private IEnumerable<(Row Taxon, PresenceScore Score, Condition When)> Conditional =>
+        Scores
+            .Select((score, t) => (Taxon: new Row(t), Score: score as PresenceScore))
+            .Where(pair => pair.Score?.When is not null)
+            .Select(pair => (pair.Taxon, pair.Score!, pair.Score!.When!));
+
+    /// <summary>Writes a reading for the taxa whose score holds under a condition, by the chance that this plant meets it.</summary>
+    public void FillConditional(Reading reading, SiteAndDay when, Func<Condition, Row, double> chanceMet, Likelihoods into)
+    {
+        var (seen, rate) = (reading.Observation.OfSought(), Model.SlipRate(reading.Certainty));
+        foreach (var (taxon, score, condition) in conditional ??= [.. Conditional])
+        {
+            var met = chanceMet(condition, taxon);
+            var said = (met * score.Frequency + (1 - met) * InAnotherForm) * (1 - when.Lacking(Character));
+            var kept = believed[taxon.Index];
+            Put(taxon.Index, seen, kept * said + (1 - kept) * InAnotherForm, said, rate, into);
+        }
+    }
+
+    private (Row Taxon, PresenceScore Score, Condition When)[]? conditional;
+
+    // Absence hardly counts: only a sign that every plant of the taxon has can be missed, in whatever form it grows.
     public override Func<Row, bool> Allowing(Reading reading, SiteAndDay when)
     {
         if (reading.Observation.OfSought())
             return taxon => ScoreOf(taxon) is not PresenceScore score || score.Frequency > 0;
-        return when.Lacking(Character) > 0 ? _ => true : taxon => ScoreOf(taxon) is not PresenceScore score || score.Frequency < 1;
+        return when.Lacking(Character) > 0
+            ? _ => true
+            : taxon => ScoreOf(taxon) is not PresenceScore score || score.Frequency < 1 || score.When is not null;
     }
+
+    /// <summary>Whether the taxon must have had the thing, had it the form it was seen to have.</summary>
+    public bool IsMissing(Row taxon, Reading reading, Func<Condition, bool> isMet) =>
+        ScoreOf(taxon) is PresenceScore { Frequency: 1, When: { } condition } && !reading.Observation.OfSought() && isMet(condition);
 }

@@ -15,7 +15,7 @@ internal abstract class SoughtColumn(Character character, ColumnSource source) :
     /// <summary>The chance that a score leaves nothing out, for each row; null where none does.</summary>
     protected virtual double[]? Believed => null;
 
-    public override void Fill(Reading reading, SiteAndDay when, Likelihoods into)
+    protected override void FillRows(Reading reading, SiteAndDay when, Likelihoods into)
     {
         if (Chances(when) is not { } chances || Shown(when) is not { } shown)
         {
@@ -24,13 +24,23 @@ internal abstract class SoughtColumn(Character character, ColumnSource source) :
         }
         var (seen, rate) = (reading.Observation.OfSought(), Model.SlipRate(reading.Certainty));
         for (var row = 0; row < Rows.Count; row++)
-        {
-            // Overlooking is a slip as often as the certainty says; seeing what is not there, half as often.
-            var (found, imagined) = (shown[row] * (1 - rate), (1 - shown[row]) * rate / 2);
-            into.Total[row] = seen ? found + imagined : 1 - found - imagined;
-            into.Unslipped[row] = Rightly(shown[row]);
-            into.Fitting[row] = (Believed?[row] ?? 1) * Rightly(chances[row]);
-        }
+            Put(row, seen, shown[row], chances[row], rate, into);
+    }
+
+    /// <summary>Writes the chance of having seen the thing, or not, for one row.</summary>
+    /// <param name="row">The row.</param>
+    /// <param name="seen">Whether it was seen.</param>
+    /// <param name="shown">The chance that it is there.</param>
+    /// <param name="said">The chance that it is there, by what is scored alone.</param>
+    /// <param name="rate">The chance of a slip.</param>
+    /// <param name="into">Where to write.</param>
+    protected void Put(int row, bool seen, double shown, double said, double rate, Likelihoods into)
+    {
+        // Overlooking is a slip as often as the certainty says; seeing what is not there, half as often.
+        var (found, imagined) = (shown * (1 - rate), (1 - shown) * rate / 2);
+        into.Total[row] = seen ? found + imagined : 1 - found - imagined;
+        into.Unslipped[row] = Rightly(shown);
+        into.Fitting[row] = (Believed?[row] ?? 1) * Rightly(said);
 
         double Rightly(double chance) => seen ? chance * (1 - rate) : (1 - chance) * (1 - rate / 2);
     }

@@ -119,7 +119,7 @@ internal sealed class StateColumn : Column
         return when.Lacking(character) is > 0 and var lacking ? shown.With(character.IndexOf(character.GardenForm!.State!), lacking) : shown;
     }
 
-    public override void Fill(Reading reading, SiteAndDay when, Likelihoods into)
+    protected override void FillRows(Reading reading, SiteAndDay when, Likelihoods into)
     {
         var (shown, table) = (ShownAt(reading.On, when), words[reading.Certainty]);
         if (reading.Observation is Tallied tallied)

@@ -1,0 +1,41 @@
+using VerdantSieve.Core.Botany;
+
+namespace VerdantSieve.Core.Sieving;
+
+/// <summary>When enough is known to leave a plant alone: whoever stands before something that burns the skin wants to know when to stop, not
+/// the species.</summary>
+internal static class KeepAway
+{
+    // So little may be left to kinds that do no harm.
+    private const double Harmless = 0.05;
+
+    // What is seen from where one stands takes no more effort than this.
+    private const double FromWhereOneStands = 1.2;
+
+    /// <summary>The hazard that all which is left has in common; null where something else is still possible, or nothing was
+    /// read.</summary>
+    public static Hazard? From(Weighed weighed)
+    {
+        if (weighed.Readings.Count == 0)
+            return null;
+        var (harmless, all) = (0.0, 0.0);
+        Hazard? worst = null;
+        var mostLikely = 0.0;
+        foreach (var candidate in weighed.ByRow)
+        {
+            all += candidate.Probability;
+            var burns = candidate.Taxon.Hazards.FirstOrDefault(hazard =>
+                hazard is { Kind: HazardKind.SkinIrritant, Act: HazardAct.Touch, Part: HazardPart.Any }
+            );
+            if (burns is null)
+                harmless += candidate.Probability;
+            else if (candidate.Probability > mostLikely)
+                (worst, mostLikely) = (burns, candidate.Probability);
+        }
+        return harmless < Harmless * all ? worst : null;
+    }
+
+    /// <summary>Whether a character can be read without coming nearer.</summary>
+    public static bool IsAtArmsLength(Character character) =>
+        !character.Contact && character is not MeasureCharacter && character.Effort <= FromWhereOneStands;
+}
