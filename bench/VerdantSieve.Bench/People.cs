@@ -6,7 +6,8 @@ using VerdantSieve.Core.Sieving;
 
 namespace VerdantSieve.Bench;
 
-/// <summary>How often the right plant comes out for plants that people described: one JSON object a line, or an object with “cases”.</summary>
+/// <summary>How often the right plant comes out for plants that people described: one JSON object a line, or an object with
+/// “cases”.</summary>
 internal static class People
 {
     // A kind lies in the 95 % set where those before it hold less than this of what the known kinds have.
@@ -20,7 +21,11 @@ internal static class People
         var flora = Shipped.Flora();
         var sieve = new Sieve(flora);
         foreach (var file in files)
-            Print(Path.GetFileName(file), [.. Read(file).Where(plant => plant.IsIn(flora)).Select(plant => Judged.Of(plant, sieve))], listed);
+            Print(
+                Path.GetFileName(file),
+                [.. Read(file).Where(plant => plant.IsIn(flora)).Select(plant => Judged.Of(plant, sieve))],
+                listed
+            );
         return 0;
     }
 
@@ -37,38 +42,61 @@ internal static class People
     private static void Print(string title, IReadOnlyList<Judged> all, bool listed)
     {
         Console.WriteLine($"{title}: {all.Count} plants\n");
-        Console.WriteLine("| way | plants | first | three | 95 % set | bits | none of these | named | of these right |\n|---|---|---|---|---|---|---|---|---|");
+        Console.WriteLine("| way | plants | first | three | 95 % set | bits | none of these | named | of these right |");
+        Console.WriteLine("|---|---|---|---|---|---|---|---|---|");
         Row("all", all);
         foreach (var way in all.GroupBy(one => one.Plant.Way).Where(way => way.Count() < all.Count).OrderBy(way => way.Key))
             Row(way.Key, [.. way]);
-        Console.WriteLine("\n| leader at | plants | mean | right |\n|---|---|---|---|");
-        foreach (var (low, high) in new[] { (0, 0.2), (0.2, 0.4), (0.4, 0.6), (0.6, 0.8), (0.8, 0.95), (0.95, 1.01) })
-            if (all.Where(one => one.Leader >= low && one.Leader < high).ToArray() is { Length: > 0 } part)
-                Say($"| {low:0.00}–{Math.Min(high, 1):0.00} | {part.Length} | {part.Average(one => one.Leader):0.00} | {Share(part, one => one.Place == 1):0.00} |");
-        Console.WriteLine("\n| character | read | held |\n|---|---|---|");
-        var readings = all.Where(one => one.Right is not null).SelectMany(one => one.Plant.Readings.Select(raw => (raw.Character, one.Right!.Held))).ToArray();
-        foreach (var group in readings.GroupBy(pair => pair.Character!).Select(g => (g.Key, Read: g.Count(), Held: g.Count(pair => pair.Held.Contains(g.Key)))).Where(g => g.Held > 0).OrderByDescending(g => g.Held / (double)Math.Max(g.Read, 8)))
-            Say($"| {group.Key} | {group.Read} | {100.0 * group.Held / group.Read:0} % |");
-        if (listed)
-            foreach (var one in all.Where(one => one.Place > 1))
-                Say($"{one.Plant.Taxon} ({one.Plant.Way}): {one.Place} at {one.Probability:0.000}, led by {one.LeaderName} {one.Leader:0.00}, none {one.None:0.00}, held by {string.Join(", ", one.Right?.Held ?? [])}");
-        if (Environment.GetEnvironmentVariable("DBG") is not null) foreach (var one in all.Where(one => one.Place == 1 && !one.Named)) Say($"DBG {one.Plant.Taxon} ({one.Plant.Way}, {one.Plant.Readings.Count}): {one.Probability:0.00} then {one.Second} none {one.None:0.00} held {one.Right?.Held.Count} | {one.Sentence}");
+        PrintLeaders(all);
+        PrintHeld(all);
+        foreach (var one in all.Where(one => listed && one.Place > 1))
+            Console.WriteLine(
+                $"{one.Plant.Taxon} ({one.Plant.Way}): {one.Place} at {one.Probability:0.000}, led by {one.LeaderName} {one.Leader:0.00}, "
+                    + $"none of these {one.None:0.00}, held by {string.Join(", ", one.Right?.Held ?? [])}"
+            );
         Console.WriteLine();
     }
 
     private static void Row(string label, IReadOnlyList<Judged> part)
     {
         var named = part.Where(one => one.Named).ToArray();
-        Say(
-            $"| {label} | {part.Count} | {100 * Share(part, one => one.Place == 1):0} % | {100 * Share(part, one => one.Place <= 3):0} % | "
-                + $"{100 * Share(part, one => one.InSet):0} % | {part.Average(one => -Math.Log2(Math.Max(one.Probability, 1e-9))):0.00} | "
-                + $"{part.Average(one => one.None):0.00} | {100.0 * named.Length / part.Count:0} % | {named.Count(one => one.NamedRight)} of {named.Length} |"
+        var bits = part.Average(one => -Math.Log2(Math.Max(one.Probability, 1e-9)));
+        Console.WriteLine(
+            $"| {label} | {part.Count} | {Percent(part, one => one.Place == 1)} | {Percent(part, one => one.Place <= 3)} | "
+                + $"{Percent(part, one => one.InSet)} | {bits:0.00} | {part.Average(one => one.None):0.00} | "
+                + $"{Percent(part, one => one.Named)} | {named.Count(one => one.NamedRight)} of {named.Length} |"
         );
     }
 
-    private static double Share(IReadOnlyList<Judged> part, Func<Judged, bool> holds) => part.Count(holds) / (double)part.Count;
+    // Whether what leads at so much is right as often.
+    private static void PrintLeaders(IReadOnlyList<Judged> all)
+    {
+        Console.WriteLine("\n| leader at | plants | mean | right |\n|---|---|---|---|");
+        foreach (var (low, high) in new[] { (0, 0.2), (0.2, 0.4), (0.4, 0.6), (0.6, 0.8), (0.8, 0.95), (0.95, 1.01) })
+            if (all.Where(one => one.Leader >= low && one.Leader < high).ToArray() is { Length: > 0 } part)
+                Console.WriteLine(
+                    $"| {low:0.00}–{Math.Min(high, 1):0.00} | {part.Length} | {part.Average(one => one.Leader):0.00} | "
+                        + $"{Percent(part, one => one.Place == 1)} |"
+                );
+    }
 
-    private static void Say(string line) => Console.WriteLine(line);
+    // How often the right kind is held, by character; those read only a few times last.
+    private static void PrintHeld(IReadOnlyList<Judged> all)
+    {
+        Console.WriteLine("\n| character | read | held |\n|---|---|---|");
+        var held = all.Where(one => one.Right is not null)
+            .SelectMany(one => one.Plant.Readings.Select(raw => (Character: raw.Character!, one.Right!.Held)))
+            .GroupBy(pair => pair.Character, pair => pair.Held)
+            .Select(group => (Character: group.Key, Read: group.Count(), Held: group.Count(list => list.Contains(group.Key))))
+            .Where(row => row.Held > 0)
+            .OrderByDescending(row => row.Held / (double)Math.Max(row.Read, SeldomRead));
+        foreach (var (character, read, times) in held)
+            Console.WriteLine($"| {character} | {read} | {100.0 * times / read:0} % |");
+    }
+
+    private const int SeldomRead = 8;
+
+    private static string Percent(IReadOnlyList<Judged> part, Func<Judged, bool> holds) => $"{100.0 * part.Count(holds) / part.Count:0} %";
 
     /// <summary>A plant as somebody described it.</summary>
     private sealed record Described
@@ -95,7 +123,15 @@ internal static class People
             new()
             {
                 Circumstances = CircumstancesDesk
-                    .Check(new RawCircumstances { Region = Region, Date = Month is { } month ? $"2026-{month:00}-15" : null, Setting = Setting, Age = Age is "young" or "grown" ? Age : null })
+                    .Check(
+                        new RawCircumstances
+                        {
+                            Region = Region,
+                            Date = Month is { } month ? $"2026-{month:00}-15" : null,
+                            Setting = Setting,
+                            Age = Age is "young" or "grown" ? Age : null,
+                        }
+                    )
                     .Value,
                 Readings = [.. Readings.Select(raw => ReadingDesk.Check(Plain(raw), flora).Value)],
             };
@@ -105,14 +141,29 @@ internal static class People
     }
 
     /// <summary>How a described plant fared.</summary>
-    private sealed record Judged(Described Plant, int Place, double Probability, double Leader, string LeaderName, bool InSet, double None, bool Named, bool NamedRight, Candidate? Right, string Second, string Sentence)
+    private sealed record Judged(
+        Described Plant,
+        int Place,
+        double Probability,
+        double Leader,
+        string LeaderName,
+        bool InSet,
+        double None,
+        bool Named,
+        bool NamedRight,
+        Candidate? Right
+    )
     {
         public static Judged Of(Described plant, Sieve sieve)
         {
             var answer = sieve.Ask(plant.Question(sieve.Flora));
             string Key(string name) => plant.ToGenus ? name.Split(' ')[0] : ScientificName.Fold(name);
             var right = plant.Names.Select(Key).ToHashSet();
-            var shares = answer.Candidates.GroupBy(candidate => Key(candidate.Taxon.Name.Text), candidate => candidate.Probability).Select(g => (Name: g.Key, Sum: g.Sum())).OrderByDescending(g => g.Sum).ToArray();
+            var shares = answer
+                .Candidates.GroupBy(candidate => Key(candidate.Taxon.Name.Text), candidate => candidate.Probability)
+                .Select(g => (Name: g.Key, Sum: g.Sum()))
+                .OrderByDescending(g => g.Sum)
+                .ToArray();
             var place = Array.FindIndex(shares, share => right.Contains(share.Name)) + 1;
             var before = shares.Take(Math.Max(0, place - 1)).Sum(share => share.Sum);
             var said = answer.Determination;
@@ -127,9 +178,7 @@ internal static class People
                 answer.NoneOfThese,
                 named,
                 named && right.Contains(Key(said.Name)),
-                answer.Candidates.FirstOrDefault(candidate => right.Contains(Key(candidate.Taxon.Name.Text))),
-                string.Join(", ", shares.Skip(1).Take(2).Select(x => $"{x.Name} {x.Sum:0.00}")),
-                said.Sentence.ToString()
+                answer.Candidates.FirstOrDefault(candidate => right.Contains(Key(candidate.Taxon.Name.Text)))
             );
         }
     }

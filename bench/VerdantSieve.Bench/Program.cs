@@ -35,9 +35,8 @@ static int Run<T>(string[] arguments)
 static int Usage()
 {
     Console.Error.WriteLine(
-        "usage: load ADDRESS [PEOPLE] [PAUSE-MS] | engine | world | quick [TAXA] | exchange [TAXA] | agreement FILE | people FILE… [--list] "
-            + "| recovery "
-            + "[PLANTS [TABLE]]"
+        "usage: load ADDRESS [PEOPLE] [PAUSE-MS] | engine | world | quick [TAXA] | exchange [TAXA] | agreement FILE "
+            + "| people FILE… [--list] | recovery [PLANTS [TABLE]]"
     );
     return 2;
 }

@@ -49,23 +49,6 @@ public class ShippedDeterminationTests
     }
 
     [Fact]
-    public void A_genus_with_one_kind_here_names_it_with_a_doubt()
-    {
-        var said = Sieve
-            .Ask(
-                new Circumstances { Region = "ORE", Setting = Setting.Wild },
-                Is("structure", "simple", Certainty.Sure),
-                Is("arrangement", "alternate", Certainty.Sure),
-                Is("fruit-type", "acorn", Certainty.Sure),
-                Is("margin", "serrate", Certainty.Sure),
-                Is("underside-colour", "rusty", Certainty.Sure)
-            )
-            .Determination;
-        Assert.Equal((TaxonRank.Genus, "Notholithocarpus"), (said.Rank, said.Name));
-        Assert.Contains("Here that means Notholithocarpus densiflorus, unless", said.Sentence.ToString());
-    }
-
-    [Fact]
     public void Groups_of_a_large_genus_come_before_its_species()
     {
         var said = Sieve

@@ -81,7 +81,8 @@ public abstract record Character
     private static double? Part01(double? value, string name) =>
         value is null or (>= 0 and < 1) ? value : throw new ArgumentOutOfRangeException(name, value, "A share is from 0 to below 1.");
 
-    /// <summary>Whether it only supports, as bark, colours and outline do: what rests on nothing else is not taken for a stranger.</summary>
+    /// <summary>Whether it only supports, as bark, colours and outline do: what rests on nothing else is not taken for a
+    /// stranger.</summary>
     public bool OnlySupports { get; init; }
 
     /// <summary>What says nearly the same thing as this character; null where nothing does.</summary>

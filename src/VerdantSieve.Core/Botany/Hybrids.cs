@@ -1,6 +1,7 @@
 namespace VerdantSieve.Core.Botany;
 
-/// <summary>What a hybrid shows where the flora does not say: something between its parents where there is something between, else the marks
+/// <summary>What a hybrid shows where the flora does not say: something between its parents where there is something between, else the
+/// marks
 /// of both.</summary>
 public static class Hybrids
 {
@@ -54,7 +55,8 @@ public static class Hybrids
             return Mixture(one, other);
         return new StateScore([
             .. between,
-            .. one.States.Concat(other.States)
+            .. one
+                .States.Concat(other.States)
                 .Select(state => state.State)
                 .Distinct()
                 .Where(state => between.All(shown => shown.State != state))
@@ -87,6 +89,5 @@ public static class Hybrids
         );
 
     // Sizes lie between by proportion; of counts the whole number.
-    private static double Mean(double a, double b) =>
-        a == Math.Floor(a) && b == Math.Floor(b) ? Math.Round((a + b) / 2) : Math.Sqrt(a * b);
+    private static double Mean(double a, double b) => a == Math.Floor(a) && b == Math.Floor(b) ? Math.Round((a + b) / 2) : Math.Sqrt(a * b);
 }

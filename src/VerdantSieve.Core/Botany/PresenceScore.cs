@@ -17,7 +17,8 @@ public sealed record PresenceScore : Score
     /// <summary>0 (never) to 1 (always).</summary>
     public double Frequency { get; }
 
-    /// <summary>The condition of the plant under which it is found so often: a sign that only one growth form must have. Null where it holds
+    /// <summary>The condition of the plant under which it is found so often: a sign that only one growth form must have. Null where it
+    /// holds
     /// of every plant.</summary>
     public Condition? When { get; init; }
 

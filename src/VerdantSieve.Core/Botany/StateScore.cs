@@ -60,7 +60,8 @@ public sealed record StateScore : Score
     ) => states(this);
 
     /// <inheritdoc/>
-    public bool Equals(StateScore? other) => other is not null
+    public bool Equals(StateScore? other) =>
+        other is not null
         && States.SequenceEqual(other.States)
         && Elsewhere.Count == other.Elsewhere.Count
         && Elsewhere.All(pair => other.Elsewhere.TryGetValue(pair.Key, out var there) && pair.Value.Equals(there));

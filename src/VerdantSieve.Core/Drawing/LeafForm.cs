@@ -60,7 +60,8 @@ public sealed class LeafForm
             limited: _ => null,
             sought: _ => null,
             today: _ => null,
-            tallied: tallied => int.TryParse(tallied.Of.MaxBy(line => line.Leaves)!.What, CultureInfo.InvariantCulture, out var n) ? n : null,
+            tallied: tallied =>
+                int.TryParse(tallied.Of.MaxBy(line => line.Leaves)!.What, CultureInfo.InvariantCulture, out var n) ? n : null,
             compared: _ => null
         );
 

@@ -148,7 +148,12 @@ internal sealed class CharacterReader(List<Fault> faults)
     private static double? Share(string key, string text, EntryReader entry)
     {
         var most = key is "loose" or "gaps" ? MostUnlike : 100;
-        if (text.EndsWith('%') && double.TryParse(text[..^1], CultureInfo.InvariantCulture, out var percent) && percent > 0 && percent <= most)
+        if (
+            text.EndsWith('%')
+            && double.TryParse(text[..^1], CultureInfo.InvariantCulture, out var percent)
+            && percent > 0
+            && percent <= most
+        )
             return percent / 100;
         entry.Fault(key, $"“{key}” takes a share above 0 and at most {most} %, such as 50 %; not “{text}”");
         return null;
@@ -157,9 +162,9 @@ internal sealed class CharacterReader(List<Fault> faults)
     private void CheckCorrelations()
     {
         foreach (var group in read.Where(r => r.Character.Correlation is not null).GroupBy(r => r.Character.Correlation!.Group))
-            foreach (var (character, entry) in group)
-                if (character.Correlation!.Share != group.First().Character.Correlation!.Share)
-                    entry.Fault("correlated", $"all that are correlated by “{group.Key}” must have the same share");
+        foreach (var (character, entry) in group)
+            if (character.Correlation!.Share != group.First().Character.Correlation!.Share)
+                entry.Fault("correlated", $"all that are correlated by “{group.Key}” must have the same share");
     }
 
     private static bool ConditionHolds(Character character, EntryReader entry, Dictionary<string, Character> byId)

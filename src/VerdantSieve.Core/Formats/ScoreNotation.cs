@@ -65,7 +65,8 @@ public static partial class ScoreNotation
             presence: (_, presence) =>
                 (PresenceWords.FirstOrDefault(word => word.Value == presence.Frequency).Key ?? $"{Number(presence.Frequency * 100)} %")
                 + (presence.When is { } condition ? $" {When} {condition}" : ""),
-            season: (_, season) => season.Borne is { } borne ? $"{season.Window}, {Number(Math.Round(borne * 100, 6))} %" : $"{season.Window}"
+            season: (_, season) =>
+                season.Borne is { } borne ? $"{season.Window}, {Number(Math.Round(borne * 100, 6))} %" : $"{season.Window}"
         );
 
     // "1 Aug – 31 Oct" or "1 Aug – 31 Oct, 60 %": when, and how many plants then bear it.

@@ -50,26 +50,30 @@ internal static class StateReader
             )
                 words.Add(new BroadWord(word, label, named));
             else
-                entry.Fault("broader", $"write a broader word as “word: plain words | state, state”, with states of {id}; not “{word}: {text}”");
+                entry.Fault(
+                    "broader",
+                    $"write a broader word as “word: plain words | state, state”, with states of {id}; not “{word}: {text}”"
+                );
         return words;
     }
 
     private static IReadOnlyList<string> Listed(string text) =>
         text.Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries);
 
-    private static bool AreStates(IEnumerable<string> ids, IReadOnlyList<State> states) => ids.All(id => states.Any(state => state.Id == id));
+    private static bool AreStates(IEnumerable<string> ids, IReadOnlyList<State> states) =>
+        ids.All(id => states.Any(state => state.Id == id));
 
     public static IReadOnlyList<Confusion> Confusions(string id, IReadOnlyList<State> states, EntryReader entry)
     {
         var confusions = new List<Confusion>();
         foreach (var (state, text) in entry.Pairs("confused"))
-            foreach (var item in text.Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
-            {
-                if (One(state, item, states) is { } confusion)
-                    confusions.Add(confusion);
-                else
-                    entry.Fault("confused", $"write a confusion as “state: other 60 %”, with states of {id}; not “{state}: {item}”");
-            }
+        foreach (var item in text.Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
+        {
+            if (One(state, item, states) is { } confusion)
+                confusions.Add(confusion);
+            else
+                entry.Fault("confused", $"write a confusion as “state: other 60 %”, with states of {id}; not “{state}: {item}”");
+        }
         foreach (var group in confusions.GroupBy(confusion => confusion.State).Where(group => group.Sum(confusion => confusion.Share) > 1))
             entry.Fault("confused", $"the confusions of “{group.Key}” come to more than 100 %");
         return confusions;

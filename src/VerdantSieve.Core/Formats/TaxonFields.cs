@@ -62,16 +62,7 @@ internal static class TaxonFields
         Text("remember", (entry, taxon) => taxon with { Remember = entry.Text("remember") ?? "" }, taxon => taxon.Remember),
         Pairs(
             "hazards",
-            (entry, taxon) =>
-                taxon with
-                {
-                    Hazards =
-                    [
-                        .. entry
-                            .Pairs("hazards")
-                            .Select(pair => HazardOf(entry, pair.Key, pair.Value)),
-                    ],
-                },
+            (entry, taxon) => taxon with { Hazards = [.. entry.Pairs("hazards").Select(pair => HazardOf(entry, pair.Key, pair.Value))] },
             taxon => taxon.Hazards.Select(hazard => (Key(hazard), hazard.Caution))
         ) with
         {

@@ -53,8 +53,7 @@ public static class CircumstancesDesk
     }
 
     /// <summary>What a day must be.</summary>
-    internal static string AllowedDay { get; } =
-        $"It must be a day as year-month-day, such as 2026-06-14, from {FirstYear} to {LastYear}.";
+    internal static string AllowedDay { get; } = $"It must be a day as year-month-day, such as 2026-06-14, from {FirstYear} to {LastYear}.";
 
     /// <summary>A day as year-month-day; null where it is none.</summary>
     internal static LocalDate? Day(string text) =>

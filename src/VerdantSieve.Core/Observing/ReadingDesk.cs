@@ -63,16 +63,16 @@ public static class ReadingDesk
         if (raw.Tally is not null)
             return CheckTally(raw.Tally, character);
         return character.Match(
-                states: states => CheckStates(raw, states),
-                count: _ => CheckCount(raw),
-                measure: measure => CheckMeasure(raw, measure),
-                presence: _ =>
-                    raw.Seen is { } seen ? new Sought(seen) : Fault.AtField("seen", null, "Say true (seen) or false (looked, not seen)."),
-                season: _ =>
-                    raw.Today is { } today
-                        ? new Today(today)
-                        : Fault.AtField("today", null, "Say true (there are some today) or false (looked, none).")
-            );
+            states: states => CheckStates(raw, states),
+            count: _ => CheckCount(raw),
+            measure: measure => CheckMeasure(raw, measure),
+            presence: _ =>
+                raw.Seen is { } seen ? new Sought(seen) : Fault.AtField("seen", null, "Say true (seen) or false (looked, not seen)."),
+            season: _ =>
+                raw.Today is { } today
+                    ? new Today(today)
+                    : Fault.AtField("today", null, "Say true (there are some today) or false (looked, none).")
+        );
     }
 
     private static Outcome<Observation> CheckCompared(RawReading raw, Character character, Flora flora)

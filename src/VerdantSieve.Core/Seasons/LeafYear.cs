@@ -22,7 +22,8 @@ public static class LeafYear
     /// <summary>The stage that most plants which lose their leaves have reached.</summary>
     /// <param name="dayOfYear">0 to 364.</param>
     /// <param name="here">The place.</param>
-    /// <remarks>Spring is shifted by Hopkins' law (see <see cref="Phenology.HopkinsDelay"/>), autumn by a quarter as much the other way; days at
+    /// <remarks>Spring is shifted by Hopkins' law (see <see cref="Phenology.HopkinsDelay"/>), autumn by a quarter as much the other way;
+    /// days at
     /// the reference and the quarter are choices.</remarks>
     public static LeafStage StageOn(int dayOfYear, Position here)
     {

@@ -249,7 +249,9 @@ internal sealed class DeterminationWords(Findings findings)
         var here = passing.Count(candidate => candidate.Taxon.Distribution.Includes(region));
         if (here == passing.Count)
             return passing.Count == 2 ? ", and both grow here" : ", and all of them grow here";
-        return here == 0 ? ", and none of them grows here" : $", and {PlainWords.Number(here)} of the {PlainWords.Number(passing.Count)} grow{(here == 1 ? "s" : "")} here";
+        return here == 0
+            ? ", and none of them grows here"
+            : $", and {PlainWords.Number(here)} of the {PlainWords.Number(passing.Count)} grow{(here == 1 ? "s" : "")} here";
     }
 
     // The genus or the family that all of them belong to; else the name of the first.
@@ -279,7 +281,9 @@ internal sealed class DeterminationWords(Findings findings)
     private int KindsShowing(Reading reading)
     {
         var column = weighed.Table[reading.Character];
-        return weighed.ByRow.Count(candidate => candidate.Held.Count == 0 && column.ScoreOf(weighed.Table.Rows.Of(candidate.Taxon)) is not null);
+        return weighed.ByRow.Count(candidate =>
+            candidate.Held.Count == 0 && column.ScoreOf(weighed.Table.Rows.Of(candidate.Taxon)) is not null
+        );
     }
 
     private void SayDoubt(Prose prose, Doubt doubt)

@@ -21,7 +21,8 @@ internal sealed class Doubts(Weighed weighed)
     private readonly EvidenceSet evidence = weighed.Evidence;
 
     /// <summary>Every reading, the most doubtful first.</summary>
-    public Doubt[] Find() => [.. Enumerable.Range(0, evidence.Count).Select(Of).OrderByDescending(doubt => doubt.SlipChance + doubt.GapChance)];
+    public Doubt[] Find() =>
+        [.. Enumerable.Range(0, evidence.Count).Select(Of).OrderByDescending(doubt => doubt.SlipChance + doubt.GapChance)];
 
     private Doubt Of(int at)
     {

@@ -21,6 +21,9 @@ internal sealed class NextLooks
     // Of two kinds told apart so little by a look, it is no test.
     private const double LeastBitsOfATest = 0.1;
 
+    // A glance that tells so little is not worth a question.
+    private const double LeastOfAGlance = 0.03;
+
     // What a look leaves is only said of the first few.
     private const int Said = 16;
 
@@ -69,6 +72,8 @@ internal sealed class NextLooks
         [
             .. Open(known, expected => expected.Bits(all))
                 .OrderBy(look => look.HeldBack is not null)
+                // What one glance shows is said before anything else is asked, wherever it tells anything.
+                .ThenByDescending(look => look.Character.IsGlance && look.Bits * look.Chance >= LeastOfAGlance)
                 .ThenByDescending(look => Math.Round(look.Worth, 3))
                 .ThenBy(look => look.Character.Order)
                 .Select((look, place) => place < Said ? look with { Leaves = Left(look.Character, open, ofKnown) } : look),
@@ -98,7 +103,8 @@ internal sealed class NextLooks
         var open = new List<(Character Character, double Bits, double Chance)>();
         foreach (var character in table.Flora.Characters)
         {
-            if (keepAway && !KeepAway.IsAtArmsLength(character))
+            // What needs touching is held back, which says why; what needs coming near is not offered.
+            if (keepAway && !character.Contact && !KeepAway.IsAtArmsLength(character))
                 continue;
             if (asked.Contains(character.Id) || !table[character.Id].CanBeAsked(when) || RuledOut(character))
                 continue;

@@ -4,7 +4,8 @@ using VerdantSieve.Core.Botany;
 namespace VerdantSieve.Core.Sieving;
 
 /// <summary>Who stands in which row. The columns have a row for each taxon and a last one, the flora's own average. Behind them every
-/// answer has two rows for each taxon: its unknown kin, a kind the flora does not hold that is like the taxon but for some of its marks; and
+/// answer has two rows for each taxon: its unknown kin, a kind the flora does not hold that is like the taxon but for some of its marks;
+/// and
 /// a stranger that is like it in some marks only. "None of these" is all strangers together, so that its likelihood is the mean of those of
 /// the kinds. These rows need no columns of their own, since they are mixtures of the taxon's row and the average.</summary>
 internal sealed class RowLayout

@@ -38,7 +38,7 @@ public sealed record SieveModel
     public double SlipWhenSure { get; init; } = 0.015;
 
     /// <summary>The chance that a fairly sure reading is a slip; 0 to 0.5.</summary>
-    public double SlipWhenFair { get; init; } = 0.07;
+    public double SlipWhenFair { get; init; } = 0.08;
 
     /// <summary>The chance that a guess is a slip; 0 to 0.5.</summary>
     public double SlipWhenGuessing { get; init; } = 0.25;

@@ -143,8 +143,13 @@ internal sealed class SieveTable
     {
         if (reading.On is not (null or PlantPlace.Trunk or PlantPlace.Base) || Organs.Of(Flora.Character(reading.Character)) != Organ.Bark)
             return reading;
-        return readings.Any(other => other is { Character: CharacterIds.TrunkThickness, Observation: Measured { Middle: < Places.ThinTrunk } })
-            ? reading with { On = PlantPlace.Young }
+        return readings.Any(other =>
+            other is { Character: CharacterIds.TrunkThickness, Observation: Measured { Middle: < Places.ThinTrunk } }
+        )
+            ? reading with
+            {
+                On = PlantPlace.Young,
+            }
             : reading;
     }
 
@@ -167,13 +172,7 @@ internal sealed class SieveTable
             ? condition.CanHold(read.Observation)
             : null;
 
-    private void Fill(
-        Reading reading,
-        IReadOnlyList<Reading> readings,
-        HashSet<string> settled,
-        SiteAndDay when,
-        Likelihoods into
-    )
+    private void Fill(Reading reading, IReadOnlyList<Reading> readings, HashSet<string> settled, SiteAndDay when, Likelihoods into)
     {
         var column = columns[reading.Character];
         var misleads = Origins.Misleads(reading.Origin, column.Character);
@@ -267,8 +266,7 @@ internal sealed class SieveTable
         return [.. keeps.Select(kept => bare ? 0 : kept + (1 - kept) * chance), bare ? 0 : keeps.DefaultIfEmpty().Average()];
     }
 
-    private static double Kept(StateScore score) =>
-        score.Share(CharacterIds.Evergreen) + score.Share(CharacterIds.HalfEvergreen) / 2;
+    private static double Kept(StateScore score) => score.Share(CharacterIds.Evergreen) + score.Share(CharacterIds.HalfEvergreen) / 2;
 
     /// <summary>Writes the chance, for each row, that what a character hangs on is there on this day.</summary>
     /// <returns>Whether a season plays a part, and the day is known.</returns>

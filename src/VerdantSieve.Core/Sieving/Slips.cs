@@ -2,7 +2,8 @@ using VerdantSieve.Core.Botany;
 
 namespace VerdantSieve.Core.Sieving;
 
-/// <summary>How what is shown comes to be said: in the flora's word, in a broader or another word for the same thing, or by a slip.</summary>
+/// <summary>How what is shown comes to be said: in the flora's word, in a broader or another word for the same thing, or by a
+/// slip.</summary>
 /// <param name="Said">The chance of each word (second index) where the plant shows the state of the first index, slips among
 /// them.</param>
 /// <param name="Meant">The part of it that is no slip.</param>

@@ -30,11 +30,14 @@ public sealed class Recovery(Sieve sieve, Flora flora)
         var question = new SieveQuestion { Circumstances = circumstances };
         var answer = sieve.Ask(question);
         var (told, effort) = (0, 0.0);
+        var glanced = false;
         while (told < readings && Choose(answer, question, strategy, random) is { } character)
         {
             var reading = observer.Read(plant, character);
-            if (reading.Tells)
+            // What one glance shows is one look.
+            if (reading.Tells && !(character.IsGlance && glanced))
                 told++;
+            glanced |= character.IsGlance;
             effort += character.Effort;
             question = question with { Readings = [.. question.Readings, reading] };
             answer = sieve.Ask(question);

@@ -29,6 +29,7 @@ internal static class FloraMapping
             FamilyWords = JsonSerializer.Serialize(about.FamilyWords, Json),
             Aggregates = JsonSerializer.Serialize(about.Aggregates, Json),
             NearAlike = JsonSerializer.Serialize(about.NearAlike, Json),
+            MissingKinds = JsonSerializer.Serialize(about.MissingKinds, Json),
             Fingerprint = fingerprint,
             IsOwn = isOwn,
             Loaded = loaded,
@@ -44,6 +45,7 @@ internal static class FloraMapping
             FamilyWords = Words(row.FamilyWords),
             Aggregates = Words(row.Aggregates),
             NearAlike = Words(row.NearAlike),
+            MissingKinds = Read<Dictionary<string, int>>(row.MissingKinds),
         };
 
     public static CharacterRow Row(string flora, Character character) =>

@@ -14,6 +14,7 @@ public sealed class FloraRow
     public required string FamilyWords { get; init; }
     public required string Aggregates { get; init; }
     public required string NearAlike { get; init; }
+    public required string MissingKinds { get; init; }
     public required string Fingerprint { get; set; }
     public DateTimeOffset Loaded { get; init; }
 

@@ -402,6 +402,13 @@ namespace VerdantSieve.Store.Migrations
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("loaded");
 
+                    b.Property<string>("MissingKinds")
+                        .IsRequired()
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("missing_kinds")
+                        .HasDefaultValueSql("'{}'::jsonb");
+
                     b.Property<string>("NearAlike")
                         .IsRequired()
                         .HasColumnType("jsonb")

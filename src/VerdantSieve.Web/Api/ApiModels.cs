@@ -60,7 +60,13 @@ public sealed record GroundsAnswer(string Leader, string Rival, double ByPlace, 
 
 public sealed record CheckAnswer(string Leader, string Double, string Mark, string? Character);
 
-public sealed record LastTwoAnswer(string One, string Other, IReadOnlyList<string> Differ, IReadOnlyList<string> Shared, IReadOnlyList<string> Answered);
+public sealed record LastTwoAnswer(
+    string One,
+    string Other,
+    IReadOnlyList<string> Differ,
+    IReadOnlyList<string> Shared,
+    IReadOnlyList<string> Answered
+);
 
 public sealed record HazardAnswer(string Taxon, string Kind, string Part, string Act, string Caution, double Probability);
 

@@ -22,7 +22,17 @@ public class NextLookTests
     }
 
     private static Sieve Unerring(MadeFlora flora) =>
-        flora.Sieve(SieveModel.Standard with { Strangers = 1e-9, SlipWhenSure = 1e-6, SlipWhenFair = 1e-6, SlipWhenGuessing = 1e-6, Looseness = 0, Gaps = 0 });
+        flora.Sieve(
+            SieveModel.Standard with
+            {
+                Strangers = 1e-9,
+                SlipWhenSure = 1e-6,
+                SlipWhenFair = 1e-6,
+                SlipWhenGuessing = 1e-6,
+                Looseness = 0,
+                Gaps = 0,
+            }
+        );
 
     [Fact]
     public void The_look_that_parts_most_comes_first_and_one_that_parts_nothing_is_not_offered()

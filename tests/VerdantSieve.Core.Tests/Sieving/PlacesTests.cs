@@ -67,7 +67,12 @@ public class PlacesTests
     public void The_desk_reads_place_and_day_and_says_what_is_allowed()
     {
         var flora = Barks().Flora;
-        var raw = new RawReading("bark") { States = ["smooth"], On = "limb", Date = "2026-05-03" };
+        var raw = new RawReading("bark")
+        {
+            States = ["smooth"],
+            On = "limb",
+            Date = "2026-05-03",
+        };
         var reading = ReadingDesk.Check(raw, flora).Value;
         Assert.Equal((PlantPlace.Limb, 3), (reading.On!.Value, reading.Day!.Value.Day));
         Assert.Equal(reading, ReadingDesk.Check(RawReading.From(reading), flora).Value);
@@ -149,7 +154,12 @@ public class PlacesTests
     public void A_plant_is_held_against_another_kind(string character, string how, string fits, string held)
     {
         var flora = Leaves().Flora;
-        var raw = new RawReading(character) { Than = "Bus medius", Is = how, Certainty = "sure" };
+        var raw = new RawReading(character)
+        {
+            Than = "Bus medius",
+            Is = how,
+            Certainty = "sure",
+        };
         var reading = ReadingDesk.Check(raw, flora).Value;
         Assert.Equal(reading, ReadingDesk.Check(RawReading.From(reading), flora).Value);
         var answer = new Sieve(flora).Ask(reading);

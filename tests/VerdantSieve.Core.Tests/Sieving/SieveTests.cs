@@ -48,7 +48,12 @@ public class SieveTests
             State("lobe-tip", "bristle", Certainty.Sure),
             State("end-bud", "clustered", Certainty.Sure)
         );
-        System.IO.File.WriteAllText("/tmp/tmp.txt", string.Join("\n", answer.Candidates.Take(12).Select(c => $"{c.Taxon.Name} {c.Probability:0.000}")) + $" none {answer.NoneOfThese} slip " + string.Join(" ", answer.Doubts.Select(d => $"{d.Reading.Character} {d.SlipChance:0.00}")));
+        System.IO.File.WriteAllText(
+            "/tmp/tmp.txt",
+            string.Join("\n", answer.Candidates.Take(12).Select(c => $"{c.Taxon.Name} {c.Probability:0.000}"))
+                + $" none {answer.NoneOfThese} slip "
+                + string.Join(" ", answer.Doubts.Select(d => $"{d.Reading.Character} {d.SlipChance:0.00}"))
+        );
         Assert.Equal((TaxonRank.Group, "red oaks"), (answer.Determination.Rank, answer.Determination.Name));
     }
 

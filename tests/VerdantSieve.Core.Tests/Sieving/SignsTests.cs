@@ -19,7 +19,8 @@ public class SignsTests
             .Taxon("Innocuus scandens", "habit: climber / aerial-roots: never")
             .Sieve();
 
-    private static Reading[] Seen(string habit, bool roots) => [Readings.Is("habit", habit, Certainty.Sure), Readings.Seen("aerial-roots", roots)];
+    private static Reading[] Seen(string habit, bool roots) =>
+        [Readings.Is("habit", habit, Certainty.Sure), Readings.Seen("aerial-roots", roots)];
 
     [Fact]
     public void A_climber_looked_over_without_roots_is_not_the_kind_whose_climbers_have_them()
@@ -86,7 +87,8 @@ public class SignsTests
             .Taxon("Cus tres", "shape: ovate / bud: black / leaf-persistence: deciduous / autumn: red")
             .Sieve();
 
-    private static string[] Looks(Circumstances circumstances) => [.. Woods().Ask(circumstances).NextLooks.Select(look => look.Character.Id)];
+    private static string[] Looks(Circumstances circumstances) =>
+        [.. Woods().Ask(circumstances).NextLooks.Select(look => look.Character.Id)];
 
     [Fact]
     public void In_winter_nothing_is_asked_of_leaves_and_autumn_colour_in_autumn_only()
@@ -117,7 +119,8 @@ public class SignsTests
         Assert.All(Regions.Codes, code => Assert.NotNull(Regions.CentreOf(code)));
         Assert.All(
             Regions.Codes.SelectMany(code => Regions.Neighbours(code).Select(next => (code, next))).Where(pair => pair.code != "ASK"),
-            pair => Assert.InRange(Math.Abs(Regions.CentreOf(pair.code)!.Value.Latitude - Regions.CentreOf(pair.next)!.Value.Latitude), 0, 16)
+            pair =>
+                Assert.InRange(Math.Abs(Regions.CentreOf(pair.code)!.Value.Latitude - Regions.CentreOf(pair.next)!.Value.Latitude), 0, 16)
         );
         Assert.Null(Regions.CentreOf("XXX"));
     }
@@ -130,11 +133,16 @@ public class SignsTests
                 .States("shape", "a b", c => c with { Part = "blade" })
                 .States("sap", "clear milky", c => c with { Part = "whole-plant", Contact = true })
                 .States("feel", "rough smooth", c => c with { Part = "surface", Contact = true })
-                .Taxon("Aus malus", "shape: a / sap: milky / feel: rough", taxon => taxon with { Hazards = [new Hazard(HazardKind.SkinIrritant, "It burns.") { Part = part }] })
+                .Taxon(
+                    "Aus malus",
+                    "shape: a / sap: milky / feel: rough",
+                    taxon => taxon with { Hazards = [new Hazard(HazardKind.SkinIrritant, "It burns.") { Part = part }] }
+                )
                 .Taxon("Bus bonus", "shape: b / sap: clear / feel: smooth")
                 .Sieve()
                 .Ask();
-        string[] Held(HazardPart part) => [.. With(part).NextLooks.Where(look => look.HeldBack is not null).Select(look => look.Character.Id)];
+        string[] Held(HazardPart part) =>
+            [.. With(part).NextLooks.Where(look => look.HeldBack is not null).Select(look => look.Character.Id)];
         Assert.Equal(["sap"], Held(HazardPart.Sap));
         Assert.Equal(["feel", "sap"], Held(HazardPart.Any).Order(StringComparer.Ordinal));
         Assert.Empty(Held(HazardPart.Seed));

@@ -66,6 +66,26 @@ public class StrangersTests
         Assert.True(Unknown(12) > 2 * Unknown(0));
     }
 
+    [Theory, InlineData(3), InlineData(0)]
+    public void A_genus_with_one_kind_here_names_it_with_a_doubt_where_it_has_others_elsewhere(int elsewhere)
+    {
+        var made = new MadeFlora()
+            .States("leaf", "a b c", c => c with { Gaps = 0.001 })
+            .States("bud", "a b c", c => c with { Part = "twig", Gaps = 0.001 })
+            .Taxon("Aus solus", "leaf: a / bud: a")
+            .Taxon("Bus unus", "leaf: b / bud: b")
+            .Taxon("Cus duo", "leaf: c / bud: c")
+            .Flora;
+        var flora = new Flora(
+            made.About with { MissingKinds = new Dictionary<string, int> { ["Aus"] = elsewhere } },
+            made.Vocabulary,
+            made.Taxa
+        );
+        var said = new Sieve(flora).Ask(Readings.Is("leaf", "a", Certainty.Sure), Readings.Is("bud", "a", Certainty.Sure)).Determination;
+        Assert.Equal(elsewhere > 0 ? TaxonRank.Genus : TaxonRank.Species, said.Rank);
+        Assert.Contains(elsewhere > 0 ? "Here that means Aus solus, unless" : "This is Aus solus", said.Sentence.ToString());
+    }
+
     [Fact]
     public void By_what_only_supports_no_plant_is_more_likely_a_stranger_than_not()
     {
@@ -92,7 +112,11 @@ public class StrangersTests
             .Taxon("Acer secundum", "leaves: opposite / lobes: palmate / fruit: samara")
             .Taxon("Cornus tertia", "leaves: opposite / lobes: none / fruit: berry")
             .Sieve()
-            .Ask(Readings.Is("leaves", "opposite"), Readings.Is("lobes", "pinnate", Certainty.Sure), Readings.Is("fruit", "acorn", Certainty.Sure));
+            .Ask(
+                Readings.Is("leaves", "opposite"),
+                Readings.Is("lobes", "pinnate", Certainty.Sure),
+                Readings.Is("fruit", "acorn", Certainty.Sure)
+            );
 
     [Fact]
     public void A_doubt_says_whether_the_reading_or_the_flora_is_the_likelier_to_be_wrong()
@@ -113,7 +137,12 @@ public class StrangersTests
             flora.Taxon(
                 $"Aus s{(char)('a' + i)}",
                 $"a: {(i == 0 ? "x" : "y")} / b: x / c: x",
-                taxon => taxon with { Distribution = new Distribution(i < 3 ? ["ORE"] : ["FRA"], []), Abundance = i == 0 ? Abundance.Scarce : Abundance.Common }
+                taxon =>
+                    taxon with
+                    {
+                        Distribution = new Distribution(i < 3 ? ["ORE"] : ["FRA"], []),
+                        Abundance = i == 0 ? Abundance.Scarce : Abundance.Common,
+                    }
             );
         var question = new SieveQuestion
         {

@@ -66,7 +66,17 @@ public class WordsTests
     public void Not_keeps_what_it_is_not_and_leaves_the_rest_alike()
     {
         var sieve = Margins(Nested);
-        var not = ReadingDesk.Check(new RawReading("margin") { States = ["serrate"], Mode = "not", Certainty = "sure" }, sieve.Flora).Value;
+        var not = ReadingDesk
+            .Check(
+                new RawReading("margin")
+                {
+                    States = ["serrate"],
+                    Mode = "not",
+                    Certainty = "sure",
+                },
+                sieve.Flora
+            )
+            .Value;
         var answer = sieve.Ask(not);
         // What is doubly serrate is serrate.
         Assert.Equal(["margin"], answer.Candidates.Single(c => c.Taxon.Name.Text == "Aus duplex").Held);

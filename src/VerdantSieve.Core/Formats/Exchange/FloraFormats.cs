@@ -29,6 +29,7 @@ public static class FloraFormats
             flora.About with
             {
                 NearAlike = flora.About.NearAlike.Where(pair => genera.Contains(pair.Key)).ToDictionary(),
+                MissingKinds = flora.About.MissingKinds.Where(pair => genera.Contains(pair.Key)).ToDictionary(),
                 Aggregates = new Dictionary<string, string>(),
             },
             flora.Vocabulary,

@@ -43,7 +43,8 @@ internal static class PackageEntries
                 entry.With(row["kind"], new EntryValue.Text(row["text"]), row.Line);
             else if (!Words.ContainsKey(row["kind"]) && row["kind"] != Place)
                 throw row.Unreadable(
-                    $"“{row["kind"]}” is no kind of row; it must be id, title, edition, place, genus, family, aggregate, near-alike or missing-kinds"
+                    $"“{row["kind"]}” is no kind of row; it must be id, title, edition, place, genus, family, aggregate, near-alike or "
+                        + "missing-kinds"
                 );
         foreach (var (kind, key) in Words)
             entry.With(key, rows.Where(row => row["kind"] == kind).Select(row => (row["id"], row["text"])));

@@ -38,7 +38,11 @@ internal sealed class MeasureColumn : Column
                         : none
             );
         spreads = [.. own.Select((spread, t) => spread ?? byGenus[Rows.GenusOf[t]]), none];
-        beyond = [.. spreads.Take(own.Length).Select((spread, t) => LogSpread.Pool([spread, byGenus[Rows.GenusOf[t]]], WidenedBeyondScore)), none];
+        beyond =
+        [
+            .. spreads.Take(own.Length).Select((spread, t) => LogSpread.Pool([spread, byGenus[Rows.GenusOf[t]]], WidenedBeyondScore)),
+            none,
+        ];
         believed = [.. GapsOf(_ => true).Select(gap => 1 - gap)];
     }
 

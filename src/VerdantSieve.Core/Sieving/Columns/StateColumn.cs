@@ -40,7 +40,10 @@ internal sealed class StateColumn : Column
             if (Scores.Any(score => At(score, place) is not null) || Places.Differs(place, character) > 0)
                 places[place] = Of(RowsAt(place), [.. Scores.Select(score => AllowedAt(score, place))]);
         words = Enum.GetValues<Certainty>()
-            .ToDictionary(certainty => certainty, certainty => Slips.Words(character, Model.SlipRate(certainty), Model.LoosenessOf(character)));
+            .ToDictionary(
+                certainty => certainty,
+                certainty => Slips.Words(character, Model.SlipRate(certainty), Model.LoosenessOf(character))
+            );
     }
 
     private double[] SharesOf(StateScore score) => [.. character.States.Select(state => score.Share(state.Id))];
@@ -65,8 +68,7 @@ internal sealed class StateColumn : Column
     }
 
     // A score that does not name the place allows anything where places differ.
-    private Score? AllowedAt(Score? score, PlantPlace place) =>
-        At(score, place) ?? (Places.Differs(place, character) > 0 ? null : score);
+    private Score? AllowedAt(Score? score, PlantPlace place) => At(score, place) ?? (Places.Differs(place, character) > 0 ? null : score);
 
     private ShownStates Of(double[][] says, Score?[] scores)
     {
@@ -116,7 +118,9 @@ internal sealed class StateColumn : Column
     private ShownStates ShownAt(PlantPlace? place, SiteAndDay when)
     {
         var shown = place is { } at && places.TryGetValue(at, out var there) ? there : whole;
-        return when.Lacking(character) is > 0 and var lacking ? shown.With(character.IndexOf(character.GardenForm!.State!), lacking) : shown;
+        return when.Lacking(character) is > 0 and var lacking
+            ? shown.With(character.IndexOf(character.GardenForm!.State!), lacking)
+            : shown;
     }
 
     protected override void FillRows(Reading reading, SiteAndDay when, Likelihoods into)
@@ -153,8 +157,7 @@ internal sealed class StateColumn : Column
     // The states a reading stands for: a broad word stands for all it covers.
     private int[] Named(IReadOnlyList<string> states) => [.. states.SelectMany(Named).Distinct()];
 
-    private IReadOnlyList<int> Named(string word) =>
-        character.IndexOf(word) is >= 0 and var state ? [state] : character.Covered(word);
+    private IReadOnlyList<int> Named(string word) => character.IndexOf(word) is >= 0 and var state ? [state] : character.Covered(word);
 
     // One of these, can't tell which; taking one of them for another is no slip.
     private static void FillOneOf(int[] states, ShownStates plant, WordTable table, Likelihoods into)
@@ -322,7 +325,9 @@ internal sealed class StateColumn : Column
         if (reading.Observation is Tallied tallied)
         {
             var leaves = tallied.Of.Sum(line => line.Leaves);
-            return AllOf([.. tallied.Of.Where(line => line.Leaves > leaves * Tallies.OddLeaf).Select(line => AllowedBy(line.What, allowed))]);
+            return AllOf([
+                .. tallied.Of.Where(line => line.Leaves > leaves * Tallies.OddLeaf).Select(line => AllowedBy(line.What, allowed)),
+            ]);
         }
         if (reading.Observation is Compared compared)
             return Against(Reference(compared), compared.Is);
@@ -340,7 +345,9 @@ internal sealed class StateColumn : Column
     }
 
     private bool[] AllowedBy(string word, bool[][] allowed) =>
-        Named(word) is [var only] ? allowed[only] : [.. Enumerable.Range(0, Rows.Taxa).Select(taxon => Named(word).Any(state => allowed[state][taxon]))];
+        Named(word) is [var only]
+            ? allowed[only]
+            : [.. Enumerable.Range(0, Rows.Taxa).Select(taxon => Named(word).Any(state => allowed[state][taxon]))];
 
     private static Func<Row, bool> AnyOf(bool[][] each) =>
         taxon =>

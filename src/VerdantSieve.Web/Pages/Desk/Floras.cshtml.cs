@@ -75,6 +75,7 @@ public sealed partial class FlorasModel(FloraShelf shelf, FloraLibrary library, 
             Title = NewTitle,
             Edition = 1,
             NearAlike = shipped.About.NearAlike.Where(pair => found.Contains(pair.Key)).ToDictionary(),
+            MissingKinds = shipped.About.MissingKinds.Where(pair => found.Contains(pair.Key)).ToDictionary(),
         };
         return await Keep(new Flora(about, shipped.Vocabulary, taxa), stay: false, cancel);
     }
