@@ -61,8 +61,6 @@ public static class Services
     public static void AddFloras(this IServiceCollection services, Flora flora)
     {
         var shipped = new OpenFlora(flora, flora.Vocabulary);
-        shipped.WarmUp();
-        shipped.StartReport();
         services.AddSingleton(provider => new FloraShelf(
             shipped,
             async id =>
@@ -73,6 +71,9 @@ public static class Services
         ));
         services.AddSingleton<FloraImports>();
         services.AddHostedService<FloraListener>();
+        services.AddSingleton<PageWarmer>();
+        services.AddHostedService(provider => provider.GetRequiredService<PageWarmer>());
+        services.AddHealthChecks().AddCheck<PageWarmer>("pages");
     }
 
     /// <summary>Adds those who may change floras.</summary>

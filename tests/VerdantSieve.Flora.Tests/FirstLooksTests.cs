@@ -1,6 +1,7 @@
 using NodaTime;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Observing;
+using VerdantSieve.Core.Seasons;
 using VerdantSieve.Core.Sieving;
 using Xunit;
 
@@ -27,7 +28,8 @@ public class FirstLooksTests
     [Fact]
     public void In_winter_a_bare_tree_is_asked_for_its_twigs()
     {
-        var circumstances = new Circumstances { Region = "OHI", Date = new LocalDate(2026, 1, 20), Stage = Core.Seasons.LeafStage.Leafless };
+        var january = new LocalDate(2026, 1, 20);
+        var circumstances = new Circumstances { Region = "OHI", Date = january, Stage = LeafStage.Leafless };
         var looks = ShippedFlora.Sieve.Ask(new SieveQuestion { Circumstances = circumstances }).NextLooks;
         Assert.DoesNotContain(looks, look => Organs.Of(look.Character) == Organ.Leaf);
         Assert.Contains(looks.Take(3), look => Organs.Of(look.Character) == Organ.Twig);

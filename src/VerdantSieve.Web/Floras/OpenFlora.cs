@@ -5,7 +5,6 @@ using VerdantSieve.Core.Curating;
 using VerdantSieve.Core.Drawing;
 using VerdantSieve.Core.Measuring;
 using VerdantSieve.Core.Sieving;
-using VerdantSieve.Core.Simulating;
 
 namespace VerdantSieve.Web;
 
@@ -13,8 +12,7 @@ namespace VerdantSieve.Web;
 /// <see cref="FloraShelf"/> puts in its place, and a request that took this one goes on with it to its end.</summary>
 public sealed class OpenFlora
 {
-    private const int ShownAsMostLike = 4,
-        WarmingLooks = 12;
+    private const int ShownAsMostLike = 4;
 
     private readonly FrozenDictionary<string, Taxon> bySlug;
     private readonly FrozenDictionary<string, LogScale> scales;
@@ -108,15 +106,6 @@ public sealed class OpenFlora
         Flora.Characters.Where(character =>
             Holds(words, character.Label) || Holds(words, character.Question) || StatesHold(words, character)
         );
-
-    /// <summary>Asks what looks often ask, so that the first person need not wait for code to be compiled.</summary>
-    public void WarmUp()
-    {
-        var plant = new Random(1);
-        var recovery = new Recovery(Sieve, Flora);
-        foreach (var taxon in Flora.Taxa.Take(WarmingLooks))
-            recovery.Look(taxon, 8, 0.1, 0.1, Strategy.NextLook, plant);
-    }
 
     private static bool StatesHold(string words, Character character) =>
         character is StateCharacter states && states.States.Any(state => Holds(words, state.Label) || Holds(words, state.Id));

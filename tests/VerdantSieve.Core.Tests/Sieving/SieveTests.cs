@@ -196,8 +196,11 @@ public class SieveTests
     {
         var answer = Ask(State("arrangement", "opposite"), new Reading("smell", new CannotTell(), Certainty.Fair));
         Assert.DoesNotContain(answer.NextLooks, look => look.Character.Id is "arrangement" or "smell");
-        var free = answer.NextLooks.Where(look => look.HeldBack is null).Select(look => Math.Round(look.Worth, 3)).ToArray();
-        Assert.Equal(free.OrderDescending(), free);
+        var free = answer.NextLooks.Where(look => look.HeldBack is null).ToArray();
+        // What one glance shows comes first, then all else by worth.
+        Assert.Equal(["structure"], free.TakeWhile(look => look.Character.IsGlance).Select(look => look.Character.Id));
+        var asked = free.Where(look => !look.Character.IsGlance).Select(look => Math.Round(look.Worth, 3)).ToArray();
+        Assert.Equal(asked.OrderDescending(), asked);
     }
 
     [Fact]

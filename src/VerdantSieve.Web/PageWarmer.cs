@@ -1,0 +1,98 @@
+using Microsoft.AspNetCore.Hosting.Server;
+using Microsoft.AspNetCore.Hosting.Server.Features;
+using Microsoft.Extensions.Diagnostics.HealthChecks;
+using VerdantSieve.Store.Looks;
+
+namespace VerdantSieve.Web;
+
+/// <summary>Opens the pages that people use most once before the application calls itself ready: the first who come need not
+/// wait for code to be compiled and templates to be made.</summary>
+public sealed class PageWarmer(
+    IServer server,
+    IHostApplicationLifetime life,
+    IServiceScopeFactory scopes,
+    FloraShelf shelf,
+    LinkGenerator links,
+    ILogger<PageWarmer> log
+) : BackgroundService, IHealthCheck
+{
+    // What is not warm by then gets warm by use.
+    private static readonly TimeSpan Longest = TimeSpan.FromSeconds(3);
+
+    // As many at a time as there are cores on a small machine.
+    private const int AtATime = 2;
+
+    private volatile bool done;
+
+    /// <inheritdoc/>
+    public Task<HealthCheckResult> CheckHealthAsync(HealthCheckContext context, CancellationToken cancellationToken = default) =>
+        Task.FromResult(done ? HealthCheckResult.Healthy() : HealthCheckResult.Unhealthy("The pages are being made ready."));
+
+    /// <inheritdoc/>
+    protected override async Task ExecuteAsync(CancellationToken stoppingToken)
+    {
+        var started = new TaskCompletionSource();
+        await using var _ = life.ApplicationStarted.Register(started.SetResult);
+        await started.Task.WaitAsync(stoppingToken);
+        using var time = CancellationTokenSource.CreateLinkedTokenSource(stoppingToken);
+        time.CancelAfter(Longest);
+        try
+        {
+            await OpenPages(time.Token);
+        }
+        catch (Exception trouble) when (trouble is HttpRequestException or OperationCanceledException)
+        {
+            log.LogDebug(trouble, "Not all pages could be opened beforehand.");
+        }
+        finally
+        {
+            done = true;
+        }
+    }
+
+    private async Task OpenPages(CancellationToken cancel)
+    {
+        var addresses = server.Features.Get<IServerAddressesFeature>()?.Addresses ?? [];
+        if (addresses.FirstOrDefault(address => address.StartsWith("http:", StringComparison.Ordinal)) is not { } address)
+            return;
+        using var http = new HttpClient
+        {
+            BaseAddress = new Uri(address.Replace("://*", "://127.0.0.1").Replace("://[::]", "://127.0.0.1")),
+        };
+        http.DefaultRequestHeaders.AcceptEncoding.ParseAdd("br");
+        var pages = await Pages(cancel);
+        await Parallel.ForEachAsync(
+            pages,
+            new ParallelOptions { MaxDegreeOfParallelism = AtATime, CancellationToken = cancel },
+            async (page, stop) =>
+            {
+                using var request = new HttpRequestMessage(HttpMethod.Get, page.Address);
+                if (page.Part)
+                    request.Headers.Add("HX-Request", "true");
+                using var answer = await http.SendAsync(request, stop);
+                await answer.Content.ReadAsByteArrayAsync(stop);
+            }
+        );
+    }
+
+    // Looks with each kind of question, whole and as the part that a reading changes; then the other pages.
+    private async Task<List<(string Address, bool Part)>> Pages(CancellationToken cancel)
+    {
+        await using var scope = scopes.CreateAsyncScope();
+        var looks = await scope.ServiceProvider.GetRequiredService<LookBook>().List(cancel: cancel);
+        var kinds = shelf.Shipped.Flora.Characters.DistinctBy(character => character.GetType()).Select(character => character.Id);
+        return
+        [
+            .. looks
+                .Zip(kinds, (look, ask) => links.GetPathByPage("/Looks/Look", null, new { id = look.Id, ask }))
+                .OfType<string>()
+                .SelectMany(Both),
+            .. new[] { "/Index", "/Notebook", "/Plants/Index" }
+                .Select(page => links.GetPathByPage(page))
+                .OfType<string>()
+                .Select(page => (page, false)),
+        ];
+
+        static (string, bool)[] Both(string look) => [(look, true), (look, false)];
+    }
+}
