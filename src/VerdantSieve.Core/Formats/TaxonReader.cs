@@ -19,6 +19,8 @@ internal sealed class TaxonReader(Vocabulary vocabulary, List<Fault> faults)
             Blank(name.Has(out var given) ? given : new ScientificName("?")),
             (read, field) => field.Read(reader, read)
         );
+        foreach (var mark in taxon.Doubles.SelectMany(alike => alike.Marks).Where(mark => vocabulary.Find(mark) is null))
+            reader.Fault("doubles", $"a double’s mark names the unknown character “{mark}”{Nearest(mark)}");
         taxon = taxon with { OwnScores = Scores(reader, taxon.IsHybrid) };
         reader.FaultUnasked();
         return faults.Count == before ? taxon : null;

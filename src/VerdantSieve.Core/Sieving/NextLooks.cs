@@ -45,6 +45,12 @@ internal sealed class NextLooks
             observed.TryAdd(reading.Character, reading.Observation);
         asked = [.. readings.Select(reading => reading.Character)];
         read = [.. readings.Where(reading => reading.Tells).Select(reading => reading.Character)];
+        // Whoever says how leaves sit has seen that there are leaves.
+        asked.UnionWith(
+            read.SelectMany(id => table.Flora.Vocabulary.ConditionsOf(table.Flora.Character(id)))
+                .Where(condition => condition.IsPresence || condition is { Negated: false, States.Count: 1 })
+                .Select(condition => condition.CharacterId)
+        );
         hurting =
         [
             .. weighed
