@@ -8,7 +8,7 @@ using VerdantSieve.Bench;
 // dotnet run -c Release -- exchange [taxa]
 // dotnet run -c Release -- agreement second-draft.csv
 // dotnet run -c Release -- people FILE… [--list]
-// dotnet run -c Release -- recovery [plants of each taxon] [soybean | shipped | strategies | calibration | strangers]
+// dotnet run -c Release -- recovery [plants of each taxon] [soybean | shipped | strategies | calibration | people | strangers]
 return args switch
 {
     ["load", var address, .. var rest] => await Load.Run(

@@ -21,7 +21,8 @@ internal static class RecoveryTables
             ("soybean", Soybean),
             ("shipped", () => ShippedFlora(flora, plants)),
             ("strategies", () => Strategies(flora, plants)),
-            ("calibration", () => Calibration(flora, plants)),
+            ("calibration", () => Calibration(flora, plants, null)),
+            ("people", () => Calibration(flora, plants, SieveModel.Standard)),
             ("strangers", () => Strangers(flora, plants)),
         };
         foreach (var (_, print) in tables.Where(table => only is null || table.Name == only))
@@ -126,46 +127,46 @@ internal static class RecoveryTables
         new(taxon.Name.Text.Aggregate(plant * 7919, (seed, letter) => unchecked(seed * 31 + letter)));
 
     // The world as the sieve takes it to be: so many of the plants are of kinds it does not know, here a taxon left out.
-    private static void Calibration(Flora flora, int plants)
+    private static void Calibration(Flora flora, int plants, SieveModel? people)
     {
-        var whole = new Recovery(new Sieve(flora), flora);
+        var whole = new Recovery(new Sieve(flora), flora, people);
         // Made when it is needed and let go again: one for each taxon at a time would fill the machine.
         Recovery Without(Taxon left) =>
-            new(new Sieve(new Flora(flora.About, flora.Characters, flora.Taxa.Where(taxon => taxon != left))), flora);
+            new(new Sieve(new Flora(flora.About, flora.Characters, flora.Taxa.Where(taxon => taxon != left))), flora, people);
         Console.WriteLine(
-            "\nSpecies named at 95 %, with ten readings and with twenty; one plant in eight is of a kind that is not in the "
-                + "flora\n\n| Observers err | readings | named | mean chance stated | right | calibration error of the leader "
-                + "|\n|---|---|---|---|---|---|"
+            $"\nSpecies named at 95 %, with ten readings and with twenty; {SieveModel.Standard.Strangers:0 %} of plants are of kinds that "
+                + $"are not in the flora{(people is null ? "" : "; words as loose and scores as short as the vocabulary says")}\n\n"
+                + "| Observers err | readings | named | mean chance stated | right | calibration error of the leader |\n|---|---|---|---|---|---|"
         );
         foreach (var errs in new[] { 0.1, 0.2 })
-            foreach (var readings in new[] { 10, 20 })
-            {
-                var looks = CanBeMissed(flora)
-                    .SelectMany(taxon =>
-                        Enumerable
-                            .Range(0, plants)
-                            .Select(i =>
-                            {
-                                var random = Seeded(taxon, i);
-                                return (random.NextDouble() < SieveModel.Standard.Strangers ? Without(taxon) : whole).Look(
-                                    taxon,
-                                    readings,
-                                    errs,
-                                    0.1,
-                                    Strategy.NextLook,
-                                    random,
-                                    stopAt: 0.95
-                                );
-                            })
-                    )
-                    .ToArray();
-                var named = looks.Where(look => look.Answer.Determination.Rank is TaxonRank.Species or TaxonRank.Variety).ToArray();
-                Console.WriteLine(
-                    $"| {errs:0 %} | {readings} | {Share(named.Length, looks.Length)} | "
-                        + $"{named.Average(look => look.Answer.Determination.Probability):0.000} | "
-                        + $"{Share(named.Count(Right), named.Length)} | {CalibrationError(looks):0.000} |"
-                );
-            }
+        foreach (var readings in new[] { 10, 20 })
+        {
+            var looks = CanBeMissed(flora)
+                .SelectMany(taxon =>
+                    Enumerable
+                        .Range(0, plants)
+                        .Select(i =>
+                        {
+                            var random = Seeded(taxon, i);
+                            return (random.NextDouble() < SieveModel.Standard.Strangers ? Without(taxon) : whole).Look(
+                                taxon,
+                                readings,
+                                errs,
+                                0.1,
+                                Strategy.NextLook,
+                                random,
+                                stopAt: 0.95
+                            );
+                        })
+                )
+                .ToArray();
+            var named = looks.Where(look => look.Answer.Determination.Rank is TaxonRank.Species or TaxonRank.Variety).ToArray();
+            Console.WriteLine(
+                $"| {errs:0 %} | {readings} | {Share(named.Length, looks.Length)} | "
+                    + $"{named.Average(look => look.Answer.Determination.Probability):0.000} | "
+                    + $"{Share(named.Count(Right), named.Length)} | {CalibrationError(looks):0.000} |"
+            );
+        }
     }
 
     private static void Strangers(Flora flora, int plants)
@@ -224,23 +225,23 @@ internal static class RecoveryTables
     private static void Cells(Func<double, double, IEnumerable<LookResult>> cell)
     {
         foreach (var errs in Errors)
-            foreach (var misses in Missing)
-            {
-                var looks = cell(errs, misses).ToArray();
-                string Of(Func<LookResult, double> value) => $"{100 * looks.Average(value):0} %";
-                Console.WriteLine(
-                    $"| {errs:0 %} | {misses:0 %} | {Of(l => l.Place == 1 ? 1 : 0)} | {Of(l => l.Place <= 3 ? 1 : 0)} | "
-                        + $"{Of(l => l.InSet ? 1 : 0)} | "
-                        + string.Join(
-                            " | ",
-                            new[] { 1, 0 }.Select(slips =>
-                                $"{Of(l => l.Strictly(slips).Within(1))} | {Of(l => l.Strictly(slips).Within(3))} | "
-                                + $"{Of(l => l.Strictly(slips).InPan ? 1 : 0)}"
-                            )
+        foreach (var misses in Missing)
+        {
+            var looks = cell(errs, misses).ToArray();
+            string Of(Func<LookResult, double> value) => $"{100 * looks.Average(value):0} %";
+            Console.WriteLine(
+                $"| {errs:0 %} | {misses:0 %} | {Of(l => l.Place == 1 ? 1 : 0)} | {Of(l => l.Place <= 3 ? 1 : 0)} | "
+                    + $"{Of(l => l.InSet ? 1 : 0)} | "
+                    + string.Join(
+                        " | ",
+                        new[] { 1, 0 }.Select(slips =>
+                            $"{Of(l => l.Strictly(slips).Within(1))} | {Of(l => l.Strictly(slips).Within(3))} | "
+                            + $"{Of(l => l.Strictly(slips).InPan ? 1 : 0)}"
                         )
-                        + " |"
-                );
-            }
+                    )
+                    + " |"
+            );
+        }
     }
 
     private static string Share(int part, int whole) => $"{100.0 * part / Math.Max(1, whole):0.0} %";

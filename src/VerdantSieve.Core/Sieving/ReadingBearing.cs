@@ -19,4 +19,8 @@ public enum Standing
 }
 
 /// <summary>A reading's bearing on a taxon; <paramref name="Bits"/> above 0 speaks for it.</summary>
-public sealed record ReadingBearing(Reading Reading, Standing Standing, double Bits);
+/// <param name="Reading">The reading.</param>
+/// <param name="Standing">How the taxon stands to it.</param>
+/// <param name="Bits">How far it speaks for the taxon.</param>
+/// <param name="Sign">What kind of sign it is.</param>
+public sealed record ReadingBearing(Reading Reading, Standing Standing, double Bits, SignKind Sign);

@@ -44,6 +44,19 @@ internal sealed class Reasons(Weighed weighed, Candidate leader, Candidate? riva
             return prose.Say($" shows no {character.Label}");
         if (taxon.Score(character.Id) is not { } score)
             return prose.Say(": the flora does not say");
-        return prose.Say($" has {Wording.Has(new Scored(character, score), weighed.When.DelayFrom(flora.WindowPlace(taxon).Position))}");
+        prose.Say($" has {Wording.Has(new Scored(character, score), weighed.When.DelayFrom(flora.WindowPlace(taxon).Position))}");
+        return prose.Say(SignWords(reading, like));
+    }
+
+    // Whether the reading tells all but a few away from the leader, or the kind it is held against must have what was not read.
+    private string SignWords(Reading reading, Row like)
+    {
+        var average = weighed.Table.Rows.Average;
+        var piece = weighed.Evidence.All.First(piece => piece.Reading == reading);
+        if (like != row && piece.BitsBetween(row, average) is var bits && Signs.Of(null, bits) == SignKind.TellsAll)
+            return "; few other kinds show it";
+        var score = weighed.Table[reading.Character].ScoreOf(like);
+        var mustHave = Signs.Of(score, piece.BitsBetween(like, average)) == SignKind.MustHave;
+        return mustHave && piece.BitsBetween(like, average) < 0 ? ", as it must" : "";
     }
 }

@@ -73,11 +73,12 @@ public sealed class Sieve
         using var evidence = table.EvidenceOf([.. question.Readings.Where(reading => reading.Tells)], when);
         return
         [
-            .. evidence.All.Select(piece => new ReadingBearing(
-                piece.Reading,
-                StandingOf(row, piece.Reading, when),
-                piece.BitsBetween(row, table.Rows.Average)
-            )),
+            .. evidence.All.Select(piece =>
+            {
+                var bits = piece.BitsBetween(row, table.Rows.Average);
+                var sign = Signs.Of(table[piece.Reading.Character].ScoreOf(row), bits);
+                return new ReadingBearing(piece.Reading, StandingOf(row, piece.Reading, when), bits, sign);
+            }),
         ];
     }
 

@@ -8,7 +8,9 @@ namespace VerdantSieve.Core.Simulating;
 /// <summary>Makes up plants and observers, and sieves what they read.</summary>
 /// <param name="sieve">The sieve that answers.</param>
 /// <param name="flora">The flora the plants are drawn from; may hold taxa the sieve does not know.</param>
-public sealed class Recovery(Sieve sieve, Flora flora)
+/// <param name="people">How loose words and how short scores are, as with people and books; null where all speak as the flora
+/// does.</param>
+public sealed class Recovery(Sieve sieve, Flora flora, SieveModel? people = null)
 {
     private readonly Lazy<Sieve> unerring = new(() =>
         new Sieve(sieve.Flora, SieveModel.Standard with { SlipWhenSure = 0.001, SlipWhenFair = 0.001, SlipWhenGuessing = 0.001 })
@@ -25,8 +27,8 @@ public sealed class Recovery(Sieve sieve, Flora flora)
     public LookResult Look(Taxon taxon, int readings, double errs, double misses, Strategy strategy, Random random, double stopAt = 1)
     {
         var circumstances = SomewhereOneDay(taxon, random);
-        var plant = new SimulatedPlant(taxon, flora, circumstances, random);
-        var observer = new SimulatedObserver(sieve.Flora, errs, misses, random);
+        var plant = new SimulatedPlant(taxon, flora, circumstances, random, people);
+        var observer = new SimulatedObserver(sieve.Flora, errs, misses, random, people);
         var question = new SieveQuestion { Circumstances = circumstances };
         var answer = sieve.Ask(question);
         var (told, effort) = (0, 0.0);
@@ -51,8 +53,8 @@ public sealed class Recovery(Sieve sieve, Flora flora)
     public LookResult All(Taxon taxon, double errs, double misses, Random random)
     {
         var circumstances = SomewhereOneDay(taxon, random);
-        var plant = new SimulatedPlant(taxon, flora, circumstances, random);
-        var observer = new SimulatedObserver(sieve.Flora, errs, misses, random);
+        var plant = new SimulatedPlant(taxon, flora, circumstances, random, people);
+        var observer = new SimulatedObserver(sieve.Flora, errs, misses, random, people);
         Reading[] readings =
         [
             .. sieve.Flora.Characters.Select(character => observer.Read(plant, character)).Where(reading => reading.Tells),

@@ -10,7 +10,8 @@ namespace VerdantSieve.Core.Simulating;
 /// <param name="errs">The chance that a reading is wrong, 0 to 1.</param>
 /// <param name="misses">The chance that a character can't be made out on this plant, 0 to 1.</param>
 /// <param name="random">Where chance comes from.</param>
-public sealed class SimulatedObserver(Flora flora, double errs, double misses, Random random)
+/// <param name="words">How loosely words are used; null for an observer who speaks as the flora does.</param>
+public sealed class SimulatedObserver(Flora flora, double errs, double misses, Random random, SieveModel? words = null)
 {
     private const int LeavesMeasured = 3;
     private static readonly double RulerError = SieveModel.MeasuringError(Certainty.Fair, MeasuredBy.Ruler);
@@ -48,8 +49,9 @@ public sealed class SimulatedObserver(Flora flora, double errs, double misses, R
         if (plant.State(character) is not { } state)
             return null;
         var shown = character.IndexOf(state);
-        var read = slips ? Confuse(character, shown) : shown;
-        wrong[character.Id] = read != shown;
+        var read = slips ? Confuse(character, shown) : Called(character, shown);
+        // Another word for the same thing is not wrong.
+        wrong[character.Id] = slips && read != shown;
         return new StatesSeen([character.States[read].Id], StateMode.Is);
     }
 
@@ -90,11 +92,15 @@ public sealed class SimulatedObserver(Flora flora, double errs, double misses, R
         return has != wrong[character.Id];
     }
 
-    private int Confuse(StateCharacter character, int shown)
+    private int Confuse(StateCharacter character, int shown) => Drawn(Slips.Confusion(character, 1), shown);
+
+    private int Called(StateCharacter character, int shown) =>
+        words is null ? shown : Drawn(Slips.Words(character, 0, words.LoosenessOf(character)).Said, shown);
+
+    private int Drawn(double[,] table, int shown)
     {
-        var table = Slips.Confusion(character, 1);
         var at = random.NextDouble();
-        for (var state = 0; state < character.States.Count; state++)
+        for (var state = 0; state < table.GetLength(1); state++)
             if ((at -= table[shown, state]) <= 0)
                 return state;
         return shown;

@@ -11,7 +11,9 @@ namespace VerdantSieve.Core.Simulating;
 /// <param name="flora">Its flora.</param>
 /// <param name="circumstances">Where and when it stands: what is in flower or fruit.</param>
 /// <param name="random">Where chance comes from.</param>
-public sealed class SimulatedPlant(Taxon taxon, Flora flora, Circumstances circumstances, Random random)
+/// <param name="book">What scores leave out, so that the plant may show what its score does not list; null where they leave out
+/// nothing.</param>
+public sealed class SimulatedPlant(Taxon taxon, Flora flora, Circumstances circumstances, Random random, SieveModel? book = null)
 {
     private readonly Dictionary<string, object?> shown = [];
     private readonly SiteAndDay when = SiteAndDay.From(circumstances);
@@ -54,8 +56,29 @@ public sealed class SimulatedPlant(Taxon taxon, Flora flora, Circumstances circu
         return State(states) is { } state && condition.States.Contains(state) != condition.Negated;
     }
 
+    // What a score leaves out is what its kin show or, as often, any other kind.
+    private Score? ScoreOf(Character character)
+    {
+        var own = taxon.Score(character.Id);
+        if (
+            book is null
+            || own is not StateScore states
+            || random.NextDouble() >= book.GapOf(character, ScoreBasis.Own, states.States.Count > 1)
+        )
+            return own;
+        var kin = random.Next(2) == 0;
+        Score[] others =
+        [
+            .. flora
+                .Taxa.Where(other => other != taxon && (!kin || other.Name.Genus == taxon.Name.Genus))
+                .Select(other => other.Score(character.Id))
+                .OfType<StateScore>(),
+        ];
+        return others.Length == 0 ? own : others[random.Next(others.Length)];
+    }
+
     private object? Draw(Character character) =>
-        taxon.Score(character.Id) is { } score
+        ScoreOf(character) is { } score
             ? new Scored(character, score).Match<object?>(
                 states: (_, shows) => Pick(shows.States, state => state.Weight).State,
                 count: (_, range) => CountOf(CountSpread.From(range)),

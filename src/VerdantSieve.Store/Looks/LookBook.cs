@@ -150,6 +150,28 @@ public sealed class LookBook(SieveContext database, IClock clock)
             ))
             .ToListAsync(cancel);
 
+    /// <summary>What the newest looks say that were settled as a kind, in one query.</summary>
+    /// <param name="flora">The flora they were made with.</param>
+    /// <param name="take">How many at most.</param>
+    /// <param name="cancel">Stops it.</param>
+    public async Task<IReadOnlyList<LookContent>> Settled(string flora, int take = 500, CancellationToken cancel = default) =>
+        [
+            .. (
+                await database
+                    .Looks.AsNoTracking()
+                    .Where(look => look.FloraId == flora && look.Discarded == null && look.DeterminationName != null)
+                    .OrderByDescending(look => look.Changed)
+                    .Take(take)
+                    .Join(
+                        database.LookSteps,
+                        look => new { look.Id, Number = look.Cursor },
+                        step => new { Id = step.LookId, step.Number },
+                        (look, step) => step.Content
+                    )
+                    .ToListAsync(cancel)
+            ).Select(LookShape.Read),
+        ];
+
     internal static LookStepRow Step(string id, int number, string done, LookContent content, DateTimeOffset at) =>
         new()
         {

@@ -5,6 +5,7 @@ using Microsoft.AspNetCore.Html;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Measuring;
 using VerdantSieve.Core.Observing;
+using VerdantSieve.Core.Seasons;
 using VerdantSieve.Core.Sieving;
 
 namespace VerdantSieve.Web.Shared;
@@ -67,6 +68,28 @@ public static class Say
 
     /// <summary>A number for a style sheet.</summary>
     public static string Number(double value) => value.ToString("0.##", CultureInfo.InvariantCulture);
+
+    /// <summary>How far a plant is with its leaves.</summary>
+    public static string Of(LeafStage stage) =>
+        stage switch
+        {
+            LeafStage.Leafless => "none: it is bare",
+            LeafStage.Bud => "in bud",
+            LeafStage.Leafing => "unfolding",
+            LeafStage.Leaf => "in full leaf",
+            LeafStage.Turning => "turning",
+            LeafStage.LeafFall => "falling",
+        };
+
+    /// <summary>What kind of sign a reading is; empty where there is nothing to say of it.</summary>
+    public static string Of(SignKind sign) =>
+        sign switch
+        {
+            SignKind.Ordinary => "",
+            SignKind.MustHave => "It must have this sign, and others may.",
+            SignKind.TellsAll => "Few other kinds show it: it tells all.",
+            SignKind.ProvesLittle => "It proves little.",
+        };
 
     /// <summary>A hazard's kind in a word or two.</summary>
     public static string Of(HazardKind kind) =>

@@ -2,6 +2,7 @@ using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Curating;
 using VerdantSieve.Core.Drawing;
 using VerdantSieve.Core.Formats;
+using VerdantSieve.Core.Observing;
 using VerdantSieve.Core.Seasons;
 using VerdantSieve.Core.Sieving;
 using VerdantSieve.Core.Tests.Sieving;
@@ -90,6 +91,16 @@ public class ChangeEffectTests
         Assert.True(effect.Looks.Single().IsDifferent);
         Assert.Equal("Aus primus", effect.Looks[0].Before.Leader.Name.Text);
         Assert.True(effect.Looks[0].After.Probability < effect.Looks[0].Before.Probability - 0.2);
+    }
+
+    [Fact]
+    public void What_settled_looks_found_and_the_flora_does_not_list_is_collected()
+    {
+        var flora = new MadeFlora().States("bark", "red grey").States("bud", "a b").Taxon("Aus primus", "bark: red / bud: a");
+        var (sieve, taxon) = (flora.Sieve(), flora.Flora.FindTaxon("Aus primus")!);
+        SieveQuestion Read(Certainty certainty) => new() { Readings = [Readings.Is("bark", "grey", certainty), Readings.Is("bud", "a")] };
+        var gaps = ReadingGap.Of(sieve, [(taxon, Read(Certainty.Sure)), (taxon, Read(Certainty.Sure)), (taxon, Read(Certainty.Guess))]);
+        Assert.Equal(("bark", 2), (gaps.Single().Reading.Character, gaps[0].Looks));
     }
 
     [Fact]

@@ -198,4 +198,18 @@ public class SignsTests
         var unmarked = flora.With(flora.FindTaxon("Aus unus")! with { Doubles = [] });
         Assert.Equal("shape", new Sieve(unmarked).TellApart([.. unmarked.Taxa], Circumstances.Unknown)[0].Character.Id);
     }
+
+    [Fact]
+    public void It_is_said_which_kind_of_sign_a_reading_is()
+    {
+        var flora = new MadeFlora().States("leaves", "alternate opposite").Presence("milk").States("bark", "grey brown").Count("lobes");
+        for (var i = 0; i < 40; i++)
+            flora.Taxon(
+                $"Aus s{(char)('a' + i % 26)}{i}",
+                $"leaves: {(i < 20 ? "alternate" : "opposite")} / milk: {(i == 0 ? "always" : "never")} / bark: grey, brown"
+            );
+        Reading[] readings = [Readings.Is("leaves", "alternate"), Readings.Seen("milk", true), Readings.Is("bark", "grey")];
+        var bearings = flora.Sieve().Bearings(flora.Flora.FindTaxon("Aus sa0")!, new SieveQuestion { Readings = readings });
+        Assert.Equal([SignKind.MustHave, SignKind.TellsAll, SignKind.ProvesLittle], bearings.Select(bearing => bearing.Sign));
+    }
 }

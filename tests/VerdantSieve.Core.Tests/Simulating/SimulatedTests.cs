@@ -3,6 +3,7 @@ using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Core.Sieving;
 using VerdantSieve.Core.Simulating;
+using VerdantSieve.Core.Tests.Sieving;
 using Xunit;
 
 namespace VerdantSieve.Core.Tests.Simulating;
@@ -89,5 +90,32 @@ public class SimulatedTests
         Assert.Equal(0.75, new StrictStanding(0, 4, true).Within(3), 9);
         Assert.Equal(0.5, new StrictStanding(2, 2, true).Within(3), 9);
         Assert.Equal(0, new StrictStanding(0, 1, false).Within(3), 9);
+    }
+
+    [Fact]
+    public void People_use_other_words_and_plants_show_what_the_book_leaves_out()
+    {
+        var flora = new MadeFlora()
+            .States("bark", "grey brown", c => c with { Looseness = 0.2, Gaps = 0.2 })
+            .Taxon("Aus canus", "bark: grey")
+            .Taxon("Bus fuscus", "bark: brown")
+            .Flora;
+        var bark = (StateCharacter)flora.Character("bark");
+        int Brown(SieveModel? book, SieveModel? words, Func<SimulatedPlant, Reading, bool> counts) =>
+            Enumerable
+                .Range(0, 2000)
+                .Count(i =>
+                {
+                    var plant = new SimulatedPlant(flora.FindTaxon("Aus canus")!, flora, June, new Random(i), book);
+                    var observer = new SimulatedObserver(flora, 0, 0, new Random(-i), words);
+                    return counts(plant, observer.Read(plant, bark)) && !observer.Wrong["bark"];
+                });
+        bool Shown(SimulatedPlant plant, Reading _) => plant.State(bark) == "brown";
+        bool Read(SimulatedPlant plant, Reading reading) => reading.Observation is StatesSeen { States: ["brown"] };
+        Assert.Equal(0, Brown(null, null, Shown));
+        Assert.Equal(0, Brown(null, null, Read));
+        // A score of one state is believed a little more than the vocabulary says; half of what is left out is what kin show.
+        Assert.InRange(Brown(SieveModel.Standard, null, Shown), 100, 220);
+        Assert.InRange(Brown(null, SieveModel.Standard, Read), 340, 460);
     }
 }

@@ -69,7 +69,7 @@ internal static class PackageTables
             new(
                 About,
                 [
-                    ("kind", "id, title, edition, place, genus, family, aggregate near-alike or missing-kinds"),
+                    ("kind", "id, title, edition, place, genus, family, aggregate, near-alike or missing-kinds"),
                     ("id", "id"),
                     ("text", "text"),
                     ("latitude", "latitude"),

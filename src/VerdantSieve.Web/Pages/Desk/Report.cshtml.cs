@@ -1,12 +1,25 @@
 using VerdantSieve.Core.Curating;
+using VerdantSieve.Store.Looks;
 
 namespace VerdantSieve.Web.Pages.Desk;
 
 /// <summary>The flora report.</summary>
-public sealed class ReportModel(FloraShelf shelf) : FloraPage(shelf)
+public sealed class ReportModel(FloraShelf shelf, LookBook looks) : FloraPage(shelf)
 {
-    /// <summary>Begins the report of an own flora; that of the shipped one was begun at the start.</summary>
-    public void OnGet() => Open.StartReport();
+    /// <summary>Begins the report, and collects what settled looks found that the flora does not list.</summary>
+    public async Task OnGet(CancellationToken cancel)
+    {
+        Open.StartReport();
+        var settled =
+            from content in await looks.Settled(Open.Flora.About.Id, cancel: cancel)
+            let taxon = Open.Flora.FindTaxon(content.Determined!.Name)
+            where taxon is not null
+            select (taxon, LookQuestion.Of(content, Open.Flora).Question);
+        Gaps = ReadingGap.Of(Open.Sieve, settled);
+    }
+
+    /// <summary>What was read on settled plants, and what the flora does not list for them.</summary>
+    public IReadOnlyList<ReadingGap> Gaps { get; private set; } = [];
 
     public FloraReport? Report => Open.ReportIfReady;
     public int Edition => Open.Flora.About.Edition;

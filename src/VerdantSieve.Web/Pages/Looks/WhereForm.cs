@@ -17,6 +17,7 @@ public sealed class WhereForm
     public string? Observer { get; set; }
     public string? Setting { get; set; }
     public string? Age { get; set; }
+    public string? Stage { get; set; }
 
     /// <summary>What is wrong, by field.</summary>
     public Dictionary<string, string> Problems { get; } = new(StringComparer.OrdinalIgnoreCase);
@@ -36,6 +37,7 @@ public sealed class WhereForm
             Date = raw.Date,
             Setting = raw.Setting,
             Age = raw.Age,
+            Stage = raw.Stage,
         };
     }
 
@@ -55,6 +57,7 @@ public sealed class WhereForm
             Date = Date,
             Setting = Setting,
             Age = Age,
+            Stage = Stage,
         };
         var desk = CircumstancesDesk.Check(raw);
         foreach (var fault in desk.Faults)
