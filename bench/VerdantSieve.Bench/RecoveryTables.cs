@@ -136,7 +136,8 @@ internal static class RecoveryTables
         Console.WriteLine(
             $"\nSpecies named at 95 %, with ten readings and with twenty; {SieveModel.Standard.Strangers:0 %} of plants are of kinds that "
                 + $"are not in the flora{(people is null ? "" : "; words as loose and scores as short as the vocabulary says")}\n\n"
-                + "| Observers err | readings | named | mean chance stated | right | calibration error of the leader |\n|---|---|---|---|---|---|"
+                + "| Observers err | readings | named | mean chance stated | right | calibration error of the leader |\n"
+                + "|---|---|---|---|---|---|"
         );
         foreach (var errs in new[] { 0.1, 0.2 })
         foreach (var readings in new[] { 10, 20 })

@@ -9,6 +9,9 @@ internal static class TellingApart
     // What can be seen on so few of them on that day is no help on that day.
     private const double HardlySeen = 0.1;
 
+    // A mark whose scores hardly differ is no better than any other character.
+    private const double LeastOfAMark = 0.05;
+
     /// <summary>The characters that separate taxa: the marks the flora names, then the rest by bits × chance to see it ÷ effort; what can
     /// hardly be seen on that day after these, and what parts nothing last.</summary>
     public static IReadOnlyList<Separation> Of(SieveTable table, IReadOnlyList<Taxon> taxa, SiteAndDay when)
@@ -40,7 +43,7 @@ internal static class TellingApart
                 })
                 .OrderByDescending(separation => separation.Bits > 0)
                 .ThenBy(separation => separation.Now < HardlySeen)
-                .ThenByDescending(separation => separation.IsMark)
+                .ThenByDescending(separation => separation.IsMark && separation.Bits >= LeastOfAMark)
                 .ThenByDescending(separation => separation.Worth)
                 .ThenBy(separation => separation.Character.Order),
         ];
