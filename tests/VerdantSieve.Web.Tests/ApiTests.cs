@@ -70,6 +70,57 @@ public class ApiTests(Application application)
     }
 
     [Fact]
+    public async Task Places_tallies_what_it_is_not_and_other_kinds_are_taken()
+    {
+        var answer = await Post(
+            "/api/v1/sieve",
+            """
+            {"place":{"region":"OHI"},"date":"2026-07-20","stage":"leaf","all":true,
+             "readings":[{"character":"lobing","tally":{"unlobed":4,"one-sided":2,"palmate":3},"certainty":"sure"},
+                         {"character":"bark-pattern","states":["furrowed"],"on":"trunk"},
+                         {"character":"bark-pattern","states":["smooth"],"on":"limb"},
+                         {"character":"margin","states":["toothed"],"mode":"not"},
+                         {"character":"blade-width","than":"Carpinus betulus","is":"more"},
+                         {"character":"structure","states":["simple"]}]}
+            """
+        );
+        Assert.Equal("Sassafras albidum", (string?)answer["candidates"]![0]!["taxon"]);
+        Assert.Equal(530, answer["candidates"]!.AsArray().Count);
+        Assert.All(answer["doubts"]!.AsArray(), doubt => Assert.InRange((double)doubt!["gapChance"]!, 0, 1));
+    }
+
+    [Theory]
+    [InlineData("""{"character":"shape","states":["ovate"],"on":"roof"}""", "readings[0].on", "base, trunk, limb")]
+    [InlineData("""{"character":"lobing","tally":{"seven":2}}""", "readings[0].tally.seven", "unlobed, palmate")]
+    [InlineData("""{"character":"blade-width","than":"Nemo nusquam","is":"less"}""", "readings[0].than", "name of a taxon")]
+    [InlineData("""{"character":"blade-width","than":"Carpinus betulus","is":"wider"}""", "readings[0].is", "less, more")]
+    [InlineData("""{"character":"margin","states":["entire"],"mode":"never"}""", "readings[0].mode", "all-seen or not")]
+    public async Task A_reading_that_can_not_be_taken_is_told_at_its_field(string reading, string field, string allowed)
+    {
+        var response = await application.Http.PostAsync(
+            "/api/v1/sieve",
+            new StringContent($$"""{"readings":[{{reading}}]}""", Encoding.UTF8, "application/json")
+        );
+        Assert.Equal(HttpStatusCode.BadRequest, response.StatusCode);
+        var problem = await response.Content.ReadAsStringAsync();
+        Assert.Contains(field, problem);
+        Assert.Contains(allowed, problem);
+    }
+
+    [Fact]
+    public async Task Marks_come_first_and_what_can_be_seen_on_the_day_is_said()
+    {
+        var rows = await Post(
+            "/api/v1/tell-apart",
+            """{"taxa":["Quercus rubra","Quercus kelloggii"],"place":{"region":"ORE"},"date":"2026-01-20"}"""
+        );
+        Assert.True((bool)rows[0]!["mark"]! || rows.AsArray().All(row => !(bool)row!["mark"]! || (double)row["now"]! < 0.1));
+        Assert.All(rows.AsArray(), row => Assert.InRange((double)row!["now"]!, 0, 1));
+        // In January there are no leaves to compare.
+        Assert.True((double)rows.AsArray().Single(row => (string?)row!["character"] == "lobe-count")!["now"]! < 0.1);
+    }
+
+    [Fact]
     public async Task All_lists_all_and_an_empty_question_is_a_question()
     {
         var answer = await Post("/api/v1/sieve", """{"all":true}""");

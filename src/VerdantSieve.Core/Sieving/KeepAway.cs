@@ -36,6 +36,21 @@ internal static class KeepAway
         return harmless < Harmless * all ? worst : null;
     }
 
+    /// <summary>Why reading a character must wait: the likeliest kind still possible that hurts the skin where it would be touched; null
+    /// where
+    /// none does.</summary>
+    public static string? WaitFor(Character character, IEnumerable<Candidate> candidates)
+    {
+        if (!character.Contact)
+            return null;
+        var touched = candidates
+            .Where(candidate =>
+                candidate.Probability > Sieve.Possible && candidate.Taxon.Hazards.Any(hazard => hazard.IsTouchedBy(character))
+            )
+            .MaxBy(candidate => candidate.Probability);
+        return touched is null ? null : $"Wait with touching: {touched.Taxon.CommonName} is still possible.";
+    }
+
     /// <summary>Whether a character can be read without coming nearer.</summary>
     public static bool IsAtArmsLength(Character character) =>
         !character.Contact && character is not MeasureCharacter && character.Effort <= FromWhereOneStands;

@@ -33,7 +33,7 @@ internal sealed class NextLooks
     private readonly HashSet<string> asked,
         read;
     private readonly Dictionary<string, Observation> observed = [];
-    private readonly Taxon[] hurting;
+    private readonly Candidate[] hurting;
     private readonly bool keepAway;
 
     public NextLooks(Weighed weighed)
@@ -51,13 +51,7 @@ internal sealed class NextLooks
                 .Where(condition => condition.IsPresence || condition is { Negated: false, States.Count: 1 })
                 .Select(condition => condition.CharacterId)
         );
-        hurting =
-        [
-            .. weighed
-                .ByRow.Where(candidate => candidate.Probability > Sieve.Possible && candidate.Taxon.HurtsOnTouch)
-                .OrderByDescending(candidate => candidate.Probability)
-                .Select(candidate => candidate.Taxon),
-        ];
+        hurting = [.. weighed.ByRow.Where(candidate => candidate.Probability > Sieve.Possible && candidate.Taxon.HurtsOnTouch)];
         keepAway = KeepAway.From(weighed) is not null;
     }
 
@@ -130,10 +124,7 @@ internal sealed class NextLooks
         }
         foreach (var (character, bits, chance) in open)
         {
-            var touched = character.Contact
-                ? hurting.FirstOrDefault(taxon => taxon.Hazards.Any(hazard => hazard.IsTouchedBy(character)))
-                : null;
-            var heldBack = touched is null ? null : $"Wait with touching: {touched.CommonName} is still possible.";
+            var heldBack = KeepAway.WaitFor(character, hurting);
             yield return new NextLook(character, bits, chance, heldBack) { Opens = chance * opened.GetValueOrDefault(character.Id) };
         }
     }

@@ -64,6 +64,9 @@ public sealed record SieveAnswer
                 .Select(item => item.Look),
         ];
 
+    /// <summary>Why reading a character must wait, whether it is offered or not; null where it need not.</summary>
+    public string? WaitFor(Character character) => KeepAway.WaitFor(character, Candidates);
+
     /// <summary>The taxa that came through.</summary>
     public IEnumerable<Candidate> Pan => Candidates.Where(candidate => candidate.Passes);
 
