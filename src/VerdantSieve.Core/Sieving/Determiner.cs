@@ -47,7 +47,7 @@ internal sealed class Determiner(Findings findings)
             .Skip(1)
             .FirstOrDefault(candidate => said.Rank != TaxonRank.Aggregate || candidate.Taxon.Aggregate != ordered[0].Taxon.Aggregate);
         var reasons = new Reasons(weighed, ordered[0], rival);
-        if (KeepAway.From(weighed) is not null)
+        if (weighed.Enough is not null)
             said.Sentence.Say(" That is enough to keep away.");
         return said with { For = reasons.For(), Against = reasons.Against() };
     }

@@ -25,10 +25,7 @@ internal static class KeepAway
         foreach (var candidate in weighed.ByRow)
         {
             all += candidate.Probability;
-            var burns = candidate.Taxon.Hazards.FirstOrDefault(hazard =>
-                hazard is { Kind: HazardKind.SkinIrritant, Act: HazardAct.Touch, Part: HazardPart.Any }
-            );
-            if (burns is null)
+            if (Burning(candidate.Taxon) is not { } burns)
                 harmless += candidate.Probability;
             else if (candidate.Probability > mostLikely)
                 (worst, mostLikely) = (burns, candidate.Probability);
@@ -49,6 +46,15 @@ internal static class KeepAway
             )
             .MaxBy(candidate => candidate.Probability);
         return touched is null ? null : $"Wait with touching: {touched.Taxon.CommonName} is still possible.";
+    }
+
+    private static Hazard? Burning(Taxon taxon)
+    {
+        // Most have none, and all are asked.
+        for (var i = 0; i < taxon.Hazards.Count; i++)
+            if (taxon.Hazards[i] is { Kind: HazardKind.SkinIrritant, Act: HazardAct.Touch, Part: HazardPart.Any } burns)
+                return burns;
+        return null;
     }
 
     /// <summary>Whether a character can be read without coming nearer.</summary>

@@ -52,7 +52,7 @@ internal sealed class NextLooks
                 .Select(condition => condition.CharacterId)
         );
         hurting = [.. weighed.ByRow.Where(candidate => candidate.Probability > Sieve.Possible && candidate.Taxon.HurtsOnTouch)];
-        keepAway = KeepAway.From(weighed) is not null;
+        keepAway = weighed.Enough is not null;
     }
 
     /// <summary>The looks, best first; those held back last.</summary>

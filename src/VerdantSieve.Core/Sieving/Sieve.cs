@@ -55,7 +55,7 @@ public sealed class Sieve
             NextLooks = found.NextLooks,
             Doubts = found.Doubts,
             Hazards = Hazards(weighed),
-            Enough = KeepAway.From(weighed),
+            Enough = weighed.Enough,
             Ranking = table.Groups.GeneraAndFamilies(weighed.Posterior, table.Rows),
             Grounds = found.Grounds,
             Check = weighed.Readings.Count >= ReadBeforeDoubles ? CheckOf(weighed, asking) : null,

@@ -28,6 +28,7 @@ internal sealed class Weighed : IDisposable
         if (Readings.Count > 0 && Readings.All(reading => table.Flora.Character(reading.Character).OnlySupports))
             KeepKnown(Posterior);
         Held = table.Held(Readings, When);
+        enough = new Lazy<Hazard?>(() => KeepAway.From(this));
         ByRow = [.. table.Flora.Taxa.Select((taxon, t) => CandidateOf(taxon, new Row(t)))];
         Ordered = question.School switch
         {
@@ -63,6 +64,11 @@ internal sealed class Weighed : IDisposable
 
     /// <summary>The same, the best first as the school asked for has it.</summary>
     public Candidate[] Ordered { get; }
+
+    /// <summary>The hazard that all which is left has in common; null where there is none.</summary>
+    public Hazard? Enough => enough.Value;
+
+    private readonly Lazy<Hazard?> enough;
 
     /// <summary>The row that is likeliest by weighing.</summary>
     public Row Leader => new(Enumerable.Range(0, Table.Rows.Taxa).MaxBy(t => Posterior[t]));
