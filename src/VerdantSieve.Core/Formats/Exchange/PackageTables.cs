@@ -135,8 +135,8 @@ internal static class PackageTables
                 ("missing-kinds", about.MissingKinds.ToDictionary(pair => pair.Key, pair => $"{pair.Value}")),
             }
         )
-        foreach (var (id, text) in words)
-            yield return Row(kind, id, text);
+            foreach (var (id, text) in words)
+                yield return Row(kind, id, text);
 
         static Dictionary<string, string> Row(string kind, string id, string text) =>
             new()
