@@ -69,6 +69,10 @@ public sealed record StateCharacter(string Id) : Character(Id)
         ];
     }
 
+    /// <summary>The indexes of the states that a word names: a state itself, or what a broad word stands for; empty where there is no such
+    /// word.</summary>
+    public IReadOnlyList<int> Named(string word) => IndexOf(word) is >= 0 and var state ? [state] : Covered(word);
+
     /// <summary>Whether the one state is a kind of the other.</summary>
     public bool IsWithin(string finer, string broader) => Within.TryGetValue(finer, out var around) && around.Contains(broader);
 

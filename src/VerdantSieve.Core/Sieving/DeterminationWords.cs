@@ -55,7 +55,7 @@ internal sealed class DeterminationWords(Findings findings)
         return new Determination(rank, kind.Name, kind.Probability, prose) { SettledByRange = settledByRange };
     }
 
-    // Whose marks are which: what was read that the one parent can show and the other can't, and what neither can.
+    // Whose marks are which: what was read that the one parent can show and the other can't.
     private void SayParents(Prose prose, Taxon hybrid)
     {
         if (hybrid.HybridOf.Select(flora.FindTaxon).ToArray() is not [{ } one, { } other])

@@ -3,8 +3,7 @@ using VerdantSieve.Core.Botany;
 namespace VerdantSieve.Core.Sieving;
 
 /// <summary>When enough is known to leave a plant alone: whoever stands before something that burns the skin wants to know when to stop,
-/// not
-/// the species.</summary>
+/// not the species.</summary>
 internal static class KeepAway
 {
     // So little may be left to kinds that do no harm.

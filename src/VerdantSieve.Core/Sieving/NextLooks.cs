@@ -42,7 +42,7 @@ internal sealed class NextLooks
         room = new double[table.Rows.Count];
         var readings = weighed.Question.Readings;
         foreach (var reading in readings)
-            observed.TryAdd(reading.Character, reading.Observation);
+            observed.TryAdd(reading.Character, reading.Observation.InStates(table.Flora.Character(reading.Character)));
         asked = [.. readings.Select(reading => reading.Character)];
         read = [.. readings.Where(reading => reading.Tells).Select(reading => reading.Character)];
         // Whoever says how leaves sit has seen that there are leaves.

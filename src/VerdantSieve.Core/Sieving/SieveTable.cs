@@ -115,7 +115,7 @@ internal sealed class SieveTable
         foreach (var reading in readings)
             if (
                 Flora.Character(reading.Character).OnlyIf is { } condition
-                && readings.Any(other => other.Character == condition.CharacterId && !other.Observation.Settles(condition))
+                && readings.Any(other => other.Character == condition.CharacterId && !Plainly(other).Settles(condition))
             )
                 settled.Remove(condition.CharacterId);
         return settled;
@@ -167,10 +167,12 @@ internal sealed class SieveTable
     }
 
     // Null where it was not read, or so that it stays open.
-    private static bool? SeenToMeet(Condition condition, IReadOnlyList<Reading> readings) =>
-        readings.FirstOrDefault(reading => reading.Character == condition.CharacterId && reading.Observation.Settles(condition)) is { } read
-            ? condition.CanHold(read.Observation)
+    private bool? SeenToMeet(Condition condition, IReadOnlyList<Reading> readings) =>
+        readings.FirstOrDefault(reading => reading.Character == condition.CharacterId && Plainly(reading).Settles(condition)) is { } read
+            ? condition.CanHold(Plainly(read))
             : null;
+
+    private Observation Plainly(Reading reading) => reading.Observation.InStates(Flora.Character(reading.Character));
 
     private void Fill(Reading reading, IReadOnlyList<Reading> readings, HashSet<string> settled, SiteAndDay when, Likelihoods into)
     {

@@ -135,4 +135,24 @@ public class WordsTests
             );
         Assert.True(AgainstGenus("grey") < AgainstGenus("red") - 0.3);
     }
+
+    [Theory]
+    [InlineData("cone", StateMode.Is, true)]
+    [InlineData("seed", StateMode.Is, true)]
+    [InlineData("acorn", StateMode.Is, false)]
+    [InlineData("seed", StateMode.Not, false)]
+    [InlineData("acorn", StateMode.Not, true)]
+    public void What_hangs_on_a_state_is_still_asked_after_a_word_that_stands_for_it(string word, StateMode mode, bool asked)
+    {
+        var looks = new MadeFlora()
+            .States("fruit", "seed catkin acorn", c => c with { BroadWords = [new BroadWord("cone", "cones", ["seed", "catkin"])] })
+            .States("scales", "plain prickly", c => c with { OnlyIf = new Condition("fruit", ["seed"], false) })
+            .Taxon("Aus planus", "fruit: seed / scales: plain")
+            .Taxon("Bus pungens", "fruit: seed / scales: prickly")
+            .Taxon("Cus glandifer", "fruit: acorn")
+            .Sieve()
+            .Ask(new Reading("fruit", new StatesSeen([word], mode), Certainty.Sure))
+            .NextLooks;
+        Assert.Equal(asked, looks.Any(look => look.Character.Id == "scales"));
+    }
 }

@@ -9,9 +9,19 @@ internal sealed class PresenceColumn : SoughtColumn
         shown,
         believed;
 
+    // The taxa whose score holds under a condition only.
+    private readonly (Row Taxon, PresenceScore Score, Condition When)[] conditional;
+
     public PresenceColumn(PresenceCharacter character, ColumnSource source)
         : base(character, source)
     {
+        conditional =
+        [
+            .. Scores
+                .Select((score, t) => (Taxon: new Row(t), Score: score as PresenceScore))
+                .Where(pair => pair.Score?.When is not null)
+                .Select(pair => (pair.Taxon, pair.Score!, pair.Score!.When!)),
+        ];
         double[]?[] own = [.. Scores.Select(score => score is PresenceScore presence ? new[] { presence.Frequency } : null)];
         chances = [.. Rows.Fill(own, [0.5]).Select(row => row[0])];
         // Said to be always or never so is said of one state, as it were.
@@ -35,18 +45,11 @@ internal sealed class PresenceColumn : SoughtColumn
     // Of plants of another growth form so few have what one form must have.
     private const double InAnotherForm = 0.02;
 
-    /// <summary>The taxa whose score holds under a condition only.</summary>
-    private IEnumerable<(Row Taxon, PresenceScore Score, Condition When)> Conditional =>
-        Scores
-            .Select((score, t) => (Taxon: new Row(t), Score: score as PresenceScore))
-            .Where(pair => pair.Score?.When is not null)
-            .Select(pair => (pair.Taxon, pair.Score!, pair.Score!.When!));
-
     /// <summary>Writes a reading for the taxa whose score holds under a condition, by the chance that this plant meets it.</summary>
     public void FillConditional(Reading reading, SiteAndDay when, Func<Condition, Row, double> chanceMet, Likelihoods into)
     {
         var (seen, rate) = (reading.Observation.OfSought(), Model.SlipRate(reading.Certainty));
-        foreach (var (taxon, score, condition) in conditional ??= [.. Conditional])
+        foreach (var (taxon, score, condition) in conditional)
         {
             var met = chanceMet(condition, taxon);
             var said = (met * score.Frequency + (1 - met) * InAnotherForm) * (1 - when.Lacking(Character));
@@ -54,8 +57,6 @@ internal sealed class PresenceColumn : SoughtColumn
             Put(taxon.Index, seen, kept * said + (1 - kept) * InAnotherForm, said, rate, into);
         }
     }
-
-    private (Row Taxon, PresenceScore Score, Condition When)[]? conditional;
 
     // Absence hardly counts: only a sign that every plant of the taxon has can be missed, in whatever form it grows.
     public override Func<Row, bool> Allowing(Reading reading, SiteAndDay when)

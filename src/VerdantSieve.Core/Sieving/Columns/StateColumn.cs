@@ -149,15 +149,14 @@ internal sealed class StateColumn : Column
                 FillAllSeen(seen.States, shown, table, into);
                 break;
             case StateMode.Not:
-                FillNot([.. seen.States.SelectMany(character.Covered).Distinct()], shown, table, into);
+                // Called by none of these words, it is called by one of the rest.
+                FillOneOf([.. Enumerable.Range(0, even.Length).Except(seen.States.SelectMany(character.Covered))], shown, table, into);
                 break;
         }
     }
 
     // The states a reading stands for: a broad word stands for all it covers.
-    private int[] Named(IReadOnlyList<string> states) => [.. states.SelectMany(Named).Distinct()];
-
-    private IReadOnlyList<int> Named(string word) => character.IndexOf(word) is >= 0 and var state ? [state] : character.Covered(word);
+    private int[] Named(IReadOnlyList<string> states) => [.. states.SelectMany(character.Named).Distinct()];
 
     // One of these, can't tell which; taking one of them for another is no slip.
     private static void FillOneOf(int[] states, ShownStates plant, WordTable table, Likelihoods into)
@@ -176,24 +175,6 @@ internal sealed class StateColumn : Column
         TensorPrimitives.Multiply(into.Fitting, plant.Believed, into.Fitting);
     }
 
-    // Whatever it is, it is called by none of these words.
-    private static void FillNot(int[] states, ShownStates plant, WordTable table, Likelihoods into)
-    {
-        into.Clear();
-        for (var from = 0; from < plant.Shown.Length; from++)
-        {
-            var (said, meant) = (0.0, 0.0);
-            for (var state = 0; state < plant.Shown.Length; state++)
-                if (Array.IndexOf(states, state) < 0)
-                {
-                    said += table.Said[from, state];
-                    meant += table.Meant[from, state];
-                }
-            Add(plant, from, said, Array.IndexOf(states, from) < 0 ? said : meant, into);
-        }
-        TensorPrimitives.Multiply(into.Fitting, plant.Believed, into.Fitting);
-    }
-
     private static void Add(ShownStates plant, int from, double said, double meant, Likelihoods into)
     {
         TensorPrimitives.MultiplyAdd(plant.Shown[from], said, into.Total, into.Total);
@@ -208,7 +189,7 @@ internal sealed class StateColumn : Column
         into.SayNothing();
         foreach (var word in states)
         {
-            var (covered, named) = (character.Covered(word), Named(word));
+            var (covered, named) = (character.Covered(word), character.Named(word));
             var right = covered.Max(from => named.Sum(state => table.Said[from, state]));
             for (var row = 0; row < Rows.Count; row++)
             {
@@ -258,7 +239,7 @@ internal sealed class StateColumn : Column
     // Of a sample so many leaves showed this and so many that.
     private void FillTally(Tallied tallied, ShownStates plant, WordTable table, Likelihoods into)
     {
-        var named = tallied.Of.Select(line => Named(line.What)).ToArray();
+        var named = tallied.Of.Select(line => character.Named(line.What)).ToArray();
         var alike = character.Variety ? VariesAlike : HardlyVaries;
         Span<double> chances = stackalloc double[named.Length];
         for (var row = 0; row < Rows.Count; row++)
@@ -345,9 +326,9 @@ internal sealed class StateColumn : Column
     }
 
     private bool[] AllowedBy(string word, bool[][] allowed) =>
-        Named(word) is [var only]
+        character.Named(word) is [var only]
             ? allowed[only]
-            : [.. Enumerable.Range(0, Rows.Taxa).Select(taxon => Named(word).Any(state => allowed[state][taxon]))];
+            : [.. Enumerable.Range(0, Rows.Taxa).Select(taxon => character.Named(word).Any(state => allowed[state][taxon]))];
 
     private static Func<Row, bool> AnyOf(bool[][] each) =>
         taxon =>
