@@ -52,7 +52,7 @@ internal static class People
         foreach (var one in all.Where(one => listed && one.Place > 1))
             Console.WriteLine(
                 $"{one.Plant.Taxon} ({one.Plant.Way}): {one.Place} at {one.Probability:0.000}, led by {one.LeaderName} {one.Leader:0.00}, "
-                    + $"none of these {one.None:0.00}, held by {string.Join(", ", one.Right?.Held ?? [])}"
+                    + $"none of these {one.None:0.00}; bits for it against the leader: {one.Lead}"
             );
         Console.WriteLine();
     }
@@ -151,12 +151,14 @@ internal static class People
         double None,
         bool Named,
         bool NamedRight,
-        Candidate? Right
+        Candidate? Right,
+        string Lead
     )
     {
         public static Judged Of(Described plant, Sieve sieve)
         {
-            var answer = sieve.Ask(plant.Question(sieve.Flora));
+            var question = plant.Question(sieve.Flora);
+            var answer = sieve.Ask(question);
             string Key(string name) => plant.ToGenus ? name.Split(' ')[0] : ScientificName.Fold(name);
             var right = plant.Names.Select(Key).ToHashSet();
             var shares = answer
@@ -178,8 +180,22 @@ internal static class People
                 answer.NoneOfThese,
                 named,
                 named && right.Contains(Key(said.Name)),
-                answer.Candidates.FirstOrDefault(candidate => right.Contains(Key(candidate.Taxon.Name.Text)))
+                answer.Candidates.FirstOrDefault(candidate => right.Contains(Key(candidate.Taxon.Name.Text))),
+                answer.Candidates.FirstOrDefault(candidate => right.Contains(Key(candidate.Taxon.Name.Text))) is { } held
+                    ? LeadOf(held.Taxon, answer.Candidates[0].Taxon, question, sieve)
+                    : ""
             );
         }
+
+        // What each reading says for one taxon against another, what speaks against it first.
+        private static string LeadOf(Taxon one, Taxon other, SieveQuestion question, Sieve sieve) =>
+            string.Join(
+                ", ",
+                sieve
+                    .Bearings(one, question)
+                    .Zip(sieve.Bearings(other, question), (a, b) => (a.Reading, Bits: a.Bits - b.Bits))
+                    .OrderBy(pair => pair.Bits)
+                    .Select(pair => $"{Wording.Of(pair.Reading, sieve.Flora)} {pair.Bits:0.0}")
+            );
     }
 }

@@ -66,6 +66,8 @@ public sealed class SieveContext(DbContextOptions<SieveContext> options) : Ident
             flora.Property(row => row.FamilyWords).HasColumnType("jsonb");
             flora.Property(row => row.Aggregates).HasColumnType("jsonb");
             flora.Property(row => row.NearAlike).HasColumnType("jsonb");
+            flora.Property(row => row.Keyed).HasColumnType("jsonb").HasDefaultValueSql("'[]'::jsonb");
+            flora.Property(row => row.Shared).HasColumnType("jsonb").HasDefaultValueSql("'[]'::jsonb");
             flora.Property(row => row.MissingKinds).HasColumnType("jsonb").HasDefaultValueSql("'{}'::jsonb");
         });
         model.Entity<LookRow>(look =>

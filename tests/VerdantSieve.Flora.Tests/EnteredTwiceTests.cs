@@ -22,7 +22,7 @@ public class EnteredTwiceTests
     {
         Assert.Equal(30, Agreements.Count);
         Assert.Equal(
-            ShippedFlora.Flora.Taxa.Count(taxon => Agreements.Any(one => taxon.OwnScores.GetValueOrDefault(one.Character.Id) is not null)),
+            ShippedFlora.Flora.Taxa.Count(taxon => Agreements.Any(one => taxon.Score(one.Character.Id) is not null)),
             Draft.Taxa
         );
     }

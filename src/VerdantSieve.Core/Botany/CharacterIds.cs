@@ -69,4 +69,7 @@ public static class CharacterIds
 
     /// <summary>Where the plant stands.</summary>
     public const string Habitat = "habitat";
+
+    /// <summary>The state of a plant that stands where people put it.</summary>
+    public const string PlantedThere = "planted";
 }

@@ -17,7 +17,10 @@ public sealed class Flora
     public Flora(FloraAbout about, Vocabulary vocabulary, IEnumerable<Taxon> taxa)
     {
         (About, Vocabulary) = (about, vocabulary);
-        Taxa = [.. Hybrids.WithScores([.. taxa.OrderBy(taxon => taxon.Name)], vocabulary)];
+        // Parents take what they share first; a hybrid then takes from its parents, and shares what is left.
+        var alone = taxa.OrderBy(taxon => taxon.Name).Select(taxon => taxon.ByItself);
+        var withParents = Hybrids.WithScores([.. Sharing(alone)], vocabulary);
+        Taxa = [.. Sharing(withParents.Select(taxon => taxon.IsHybrid ? taxon with { Shared = Taxon.NothingShared } : taxon))];
         foreach (var taxon in Taxa)
             Check(taxon);
         foreach (var taxon in Taxa)
@@ -40,6 +43,8 @@ public sealed class Flora
                 .OrderBy(Regions.Name, StringComparer.Ordinal),
         ];
     }
+
+    private IEnumerable<Taxon> Sharing(IEnumerable<Taxon> taxa) => SharedScores.Added(taxa, About.Shared, Vocabulary);
 
     /// <summary>Id, title, edition and reference place.</summary>
     public FloraAbout About { get; }
@@ -76,6 +81,18 @@ public sealed class Flora
     /// <summary>The place that a taxon’s flowering and fruiting windows hold for.</summary>
     public Place WindowPlace(Taxon taxon) =>
         taxon.WindowsAt is { } id && About.Places.TryGetValue(id, out var place) ? place : About.ReferencePlace;
+
+    /// <summary>How a taxon stands in a country: what its own lists say, and absent where they say nothing though every keyed country has
+    /// been gone through.</summary>
+    public Occurrence OccurrenceOf(Taxon taxon, string code)
+    {
+        var listed = taxon.Distribution.In(code);
+        return listed == Occurrence.NotLooked && taxon.Distribution.Looked && About.Keyed.Contains(code) ? Occurrence.Absent : listed;
+    }
+
+    /// <summary>The countries a taxon was looked for and not found in.</summary>
+    public IEnumerable<string> AbsentFrom(Taxon taxon) =>
+        taxon.Distribution.Absent.Union(About.Keyed.Where(code => OccurrenceOf(taxon, code) == Occurrence.Absent));
 
     /// <summary>The plain name of a genus, such as "maple"; the genus itself where the flora gives none.</summary>
     public string GenusWord(string genus) => About.GenusWords.GetValueOrDefault(genus, genus);

@@ -14,6 +14,9 @@ public sealed record FloraAbout(string Id, string Title)
     /// <summary>Further places, by id, that a taxon's seasons may hold for.</summary>
     public IReadOnlyDictionary<string, Place> Places { get; init; } = new Dictionary<string, Place>();
 
+    /// <summary>The countries it is meant to name any plant of its kind in: where each taxon says whether it grows there.</summary>
+    public IReadOnlyList<string> Keyed { get; init; } = [];
+
     /// <summary>Plain names of genera.</summary>
     public IReadOnlyDictionary<string, string> GenusWords { get; init; } = new Dictionary<string, string>();
 
@@ -22,6 +25,9 @@ public sealed record FloraAbout(string Id, string Title)
 
     /// <summary>The aggregates by name, each with the sentence that says why its members are not parted.</summary>
     public IReadOnlyDictionary<string, string> Aggregates { get; init; } = new Dictionary<string, string>();
+
+    /// <summary>Scores written once for a genus, a group within one, or all taxa.</summary>
+    public IReadOnlyList<SharedScores> Shared { get; init; } = [];
 
     /// <summary>The genera whose leaves are near alike, each with the sentence that says what to look at instead.</summary>
     public IReadOnlyDictionary<string, string> NearAlike { get; init; } = new Dictionary<string, string>();

@@ -17,10 +17,10 @@ public static class Hybrids
         var inferred = new Dictionary<string, Score>();
         if (taxon.HybridOf.Select(parent => byName.GetValueOrDefault(ScientificName.Fold(parent))).ToArray() is not [{ } one, { } other])
             return inferred;
-        foreach (var (character, score) in one.OwnScores)
+        foreach (var (character, score) in one.EnteredScores)
             if (
                 !taxon.OwnScores.ContainsKey(character)
-                && other.OwnScores.TryGetValue(character, out var second)
+                && other.Scores.TryGetValue(character, out var second)
                 && Between(score, second, vocabulary.Find(character)) is { } between
             )
                 inferred[character] = between;

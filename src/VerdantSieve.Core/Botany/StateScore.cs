@@ -31,6 +31,20 @@ public sealed record StateScore : Score
                 : throw new ArgumentException("What is shown at a place is shown there.", nameof(Elsewhere));
     } = Nowhere;
 
+    /// <summary>What it shows in countries where that is something else, by code: a tree of the woods at home may stand in hedges abroad.
+    /// None of these names countries or places in turn.</summary>
+    /// <exception cref="ArgumentException">What it shows in one country names countries or places in turn.</exception>
+    public IReadOnlyDictionary<string, StateScore> ByCountry
+    {
+        get;
+        init =>
+            field = value.Values.All(score => score.Elsewhere.Count + score.ByCountry.Count == 0)
+                ? value
+                : throw new ArgumentException("What is shown in a country is shown there.", nameof(ByCountry));
+    } = Everywhere;
+
+    private static readonly IReadOnlyDictionary<string, StateScore> Everywhere = new Dictionary<string, StateScore>();
+
     private static readonly IReadOnlyDictionary<PlantPlace, StateScore> Nowhere = new Dictionary<PlantPlace, StateScore>();
 
     /// <summary>The state shown most; the first written where several are as usual.</summary>
@@ -64,7 +78,9 @@ public sealed record StateScore : Score
         other is not null
         && States.SequenceEqual(other.States)
         && Elsewhere.Count == other.Elsewhere.Count
-        && Elsewhere.All(pair => other.Elsewhere.TryGetValue(pair.Key, out var there) && pair.Value.Equals(there));
+        && Elsewhere.All(pair => other.Elsewhere.TryGetValue(pair.Key, out var there) && pair.Value.Equals(there))
+        && ByCountry.Count == other.ByCountry.Count
+        && ByCountry.All(pair => other.ByCountry.TryGetValue(pair.Key, out var there) && pair.Value.Equals(there));
 
     /// <inheritdoc/>
     public override int GetHashCode() => States.Aggregate(0, (hash, state) => HashCode.Combine(hash, state));

@@ -44,7 +44,7 @@ public sealed record Taxon(ScientificName Name)
     /// <summary>Where it grows.</summary>
     public required Distribution Distribution { get; init; }
 
-    /// <summary>The settings it is met in. Never empty.</summary>
+    /// <summary>The settings it is met in where it is native or has run wild. Never empty.</summary>
     /// <exception cref="ArgumentException">There is none.</exception>
     public required IReadOnlyList<Setting> Settings
     {
@@ -57,6 +57,10 @@ public sealed record Taxon(ScientificName Name)
 
     /// <summary>How common it is in one country.</summary>
     public Abundance AbundanceIn(string code) => Distribution.Local.TryGetValue(code, out var local) ? local : Abundance;
+
+    /// <summary>Whether it is met in a setting where it stands so: what is no more than planted is met planted.</summary>
+    public bool IsMet(Setting setting, Occurrence occurrence) =>
+        occurrence == Occurrence.Planted ? setting == Setting.Planted : Settings.Contains(setting);
 
     /// <summary>The id of the place its flowering and fruiting windows hold for; null for the flora’s own reference place.</summary>
     public string? WindowsAt { get; init; }
@@ -76,7 +80,7 @@ public sealed record Taxon(ScientificName Name)
     /// <summary>Where the values come from.</summary>
     public required string Provenance { get; init; }
 
-    /// <summary>What the flora itself says, by character id.</summary>
+    /// <summary>What the flora says of the taxon itself, by character id.</summary>
     [JsonIgnore]
     public IReadOnlyDictionary<string, Score> OwnScores
     {
@@ -84,7 +88,7 @@ public sealed record Taxon(ScientificName Name)
         init
         {
             field = value;
-            Scores = Together(value, InferredScores);
+            Scores = Together();
         }
     } = None;
 
@@ -96,13 +100,51 @@ public sealed record Taxon(ScientificName Name)
         internal init
         {
             field = value;
-            Scores = Together(OwnScores, value);
+            Scores = Together();
         }
     } = None;
 
-    /// <summary>All scores by character id, its own and those inferred.</summary>
+    /// <summary>What it shares with its genus or with all taxa, by character id, and how it comes by it; the flora sets it.</summary>
+    [JsonIgnore]
+    internal IReadOnlyDictionary<string, (Score Score, ScoreBasis Basis)> Shared
+    {
+        get;
+        init
+        {
+            field = value;
+            Scores = Together();
+        }
+    } = NothingShared;
+
+    internal static readonly IReadOnlyDictionary<string, (Score Score, ScoreBasis Basis)> NothingShared = new Dictionary<
+        string,
+        (Score Score, ScoreBasis Basis)
+    >();
+
+    /// <summary>What is unsure of single scores, or where they are from, in words by character id.</summary>
+    public IReadOnlyDictionary<string, string> Notes { get; init; } = new Dictionary<string, string>();
+
+    /// <summary>All scores by character id: its own, those inferred from parents, and those it shares.</summary>
     [JsonIgnore]
     public IReadOnlyDictionary<string, Score> Scores { get; private init; } = None;
+
+    /// <summary>All that was entered for it or for those it shares with: its scores without those inferred from parents.</summary>
+    [JsonIgnore]
+    public IEnumerable<KeyValuePair<string, Score>> EnteredScores => Scores.Where(pair => BasisOf(pair.Key) != ScoreBasis.Parents);
+
+    /// <summary>The taxon with nothing but what was entered for itself.</summary>
+    [JsonIgnore]
+    internal Taxon ByItself => this with { InferredScores = None, Shared = NothingShared };
+
+    /// <summary>How it comes by its score of a character; null where it has none.</summary>
+    public ScoreBasis? BasisOf(string character)
+    {
+        if (OwnScores.ContainsKey(character))
+            return ScoreBasis.Own;
+        if (InferredScores.ContainsKey(character))
+            return ScoreBasis.Parents;
+        return Shared.TryGetValue(character, out var shared) ? shared.Basis : null;
+    }
 
     /// <summary>The score for a character; null where there is none.</summary>
     public Score? Score(string character) => Scores.GetValueOrDefault(character);
@@ -123,15 +165,15 @@ public sealed record Taxon(ScientificName Name)
     [JsonIgnore]
     public bool HasSeparateSexes => Score(CharacterIds.Sexes) is StateScore sexes && sexes.IsUsual(CharacterIds.SeparateTrees);
 
-    private static IReadOnlyDictionary<string, Score> Together(
-        IReadOnlyDictionary<string, Score> own,
-        IReadOnlyDictionary<string, Score>? inferred
-    )
+    // While the taxon is being made not all of the parts are there.
+    private IReadOnlyDictionary<string, Score> Together()
     {
-        if (inferred is null or { Count: 0 })
-            return own;
-        var all = own.ToDictionary();
-        foreach (var (character, score) in inferred)
+        if (InferredScores is null or { Count: 0 } && Shared is null or { Count: 0 })
+            return OwnScores;
+        var all = (OwnScores ?? None).ToDictionary();
+        foreach (var (character, score) in InferredScores ?? None)
+            all.TryAdd(character, score);
+        foreach (var (character, (score, _)) in Shared ?? NothingShared)
             all.TryAdd(character, score);
         return all;
     }

@@ -97,10 +97,19 @@ public sealed record FloraMerge(Flora Flora, IReadOnlyList<string> Kept)
 
     private static Distribution Together(Distribution one, Distribution other)
     {
-        string[] native = [.. one.Native.Union(other.Native)];
-        return new Distribution(native, [.. one.Introduced.Union(other.Introduced).Except(native)])
+        // What the one says of a country stands; of all others, what the other says.
+        string[] Added(IReadOnlyList<string> mine, IReadOnlyList<string> theirs) =>
+            [.. mine, .. theirs.Where(code => one.In(code) == Occurrence.NotLooked)];
+        return new Distribution(
+            Added(one.Native, other.Native),
+            Added(one.RunWild, other.RunWild),
+            Added(one.Planted, other.Planted),
+            Added(one.Absent, other.Absent)
+        )
         {
             Local = Both(one.Local, other.Local),
+            Looked = one.Looked && other.Looked,
+            PlantedWidely = one.PlantedWidely || other.PlantedWidely,
         };
     }
 
@@ -108,7 +117,7 @@ public sealed record FloraMerge(Flora Flora, IReadOnlyList<string> Kept)
     private static Dictionary<string, Score> Fitting(Taxon taxon, Vocabulary vocabulary, List<string> kept)
     {
         var fitting = new Dictionary<string, Score>();
-        foreach (var (id, score) in taxon.OwnScores)
+        foreach (var (id, score) in taxon.EnteredScores)
             if (Scored.Fits(vocabulary[id], score))
                 fitting[id] = score;
             else

@@ -64,7 +64,7 @@ public sealed class SecondDraft
             from row in rows
             where row.Scores.ContainsKey(character.Id)
             let first = before.GetValueOrDefault((row.Taxon, character.Id))
-                ?? flora.FindTaxon(row.Taxon.Text)!.OwnScores.GetValueOrDefault(character.Id)
+                ?? flora.FindTaxon(row.Taxon.Text)!.Score(character.Id)
             where first is not null
             select (row.Taxon, First: first, Second: row.Scores[character.Id])
         ).ToArray();

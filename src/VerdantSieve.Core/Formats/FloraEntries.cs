@@ -7,4 +7,8 @@ internal sealed record CharacterEntry(string Id, string? Part, Entry Entry);
 /// <param name="About">What it says of itself.</param>
 /// <param name="Characters">The characters in order.</param>
 /// <param name="Taxa">The taxa.</param>
-internal sealed record FloraEntries(Entry About, IReadOnlyList<CharacterEntry> Characters, IReadOnlyList<Entry> Taxa);
+internal sealed record FloraEntries(Entry About, IReadOnlyList<CharacterEntry> Characters, IReadOnlyList<Entry> Taxa)
+{
+    /// <summary>Scores that are written once for many taxa.</summary>
+    public IReadOnlyList<Entry> Shared { get; init; } = [];
+}

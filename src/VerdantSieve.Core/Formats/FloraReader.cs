@@ -15,18 +15,24 @@ public sealed class FloraReader
     /// <summary>Reads a flora from its files.</summary>
     /// <param name="about">flora.yaml: id, title, edition, reference place, plain names of genera and families.</param>
     /// <param name="vocabulary">characters.yaml: the characters and their states.</param>
-    /// <param name="taxa">One file a taxon.</param>
+    /// <param name="taxa">One file a taxon, and what many share (see <see cref="SharedNotation"/>).</param>
     public static Outcome<Flora> Read(SourceFile about, SourceFile vocabulary, IEnumerable<SourceFile> taxa)
     {
         var reader = new FloraReader();
+        var files = taxa.ToLookup(file => SharedNotation.IsShared(file.Path));
         var entries = new FloraEntries(
             reader.Kept(YamlEntries.Read(about)) ?? new Entry(about.Path, 1),
             reader.Characters(vocabulary),
-            [.. taxa.Select(file => reader.Kept(YamlEntries.Read(file))).OfType<Entry>()]
-        );
+            Entries(files[false])
+        )
+        {
+            Shared = Entries(files[true]),
+        };
         foreach (var entry in entries.Taxa)
             reader.CheckPath(entry);
         return reader.Read(entries);
+
+        Entry[] Entries(IEnumerable<SourceFile> some) => [.. some.Select(file => reader.Kept(YamlEntries.Read(file))).OfType<Entry>()];
     }
 
     /// <summary>Reads a flora from the entries of another format.</summary>
@@ -106,10 +112,11 @@ public sealed class FloraReader
                 .Where(pair => pair.Taxon is not null)
                 .Select(pair => new ReadTaxonEntry(pair.entry, pair.Taxon!)),
         ];
+        SharedScores[] shared = [.. entries.Shared.SelectMany(entry => SharedNotation.Read(entry, taxonReader, faults))];
         CheckNames(read);
         CheckKin(read, entries.Taxa.Select(entry => entry.TextAt("name")), about, entries.About);
         return faults.Count == 0
-            ? new Flora(about!, vocabulary, read.Select(pair => pair.Taxon))
+            ? new Flora(about! with { Shared = shared }, vocabulary, read.Select(pair => pair.Taxon))
             : Outcome.Faulty<Flora>([.. faults.OrderBy(fault => fault.At, StringComparer.Ordinal).ThenBy(fault => fault.Line)]);
     }
 
@@ -131,11 +138,26 @@ public sealed class FloraReader
             Aggregates = Words("aggregates"),
             NearAlike = Words("near-alike"),
             MissingKinds = Numbers(map, "missing-kinds"),
+            Keyed = Countries(map, "keyed"),
         };
         map.FaultUnasked();
         return about;
 
         Dictionary<string, string> Words(string key) => map.Pairs(key).ToDictionary(pair => pair.Key, pair => pair.Value);
+    }
+
+    // Countries and blocks of countries.
+    private static string[] Countries(EntryReader map, string key)
+    {
+        var codes = new List<string>();
+        foreach (var place in map.List(key))
+            if (Regions.Exists(place))
+                codes.Add(place);
+            else if (Blocks.Of(place) is { Count: > 0 } block)
+                codes.AddRange(block);
+            else
+                map.Fault(key, $"“{place}” under “{key}” is neither a level 3 code nor one of the blocks {string.Join(", ", Blocks.Names)}");
+        return [.. codes.Distinct()];
     }
 
     private static Dictionary<string, int> Numbers(EntryReader map, string key)

@@ -59,6 +59,7 @@ public static partial class ScoreNotation
                         .Elsewhere.OrderBy(place => place.Key)
                         .Select(place => $"; {place.Key.Word()}: {Listed(place.Value)}")
                         .Prepend(Listed(shown))
+                        .Concat(Countries(shown))
                 ),
             count: (_, range) => range.Write(Number),
             measure: (character, range) => $"{range.Write(Number)} {Unit(character)}".TrimEnd(),
@@ -81,6 +82,14 @@ public static partial class ScoreNotation
             : Wrong(text, $"“{parts[1]}” is not how many plants bear it; write a share such as 60 %");
     }
 
+    // Countries with the same score stand together.
+    private static IEnumerable<string> Countries(StateScore shown) =>
+        shown
+            .ByCountry.GroupBy(pair => pair.Value, pair => pair.Key)
+            .Select(group => (Codes: string.Join(' ', group.Order(StringComparer.Ordinal)), Shown: group.Key))
+            .OrderBy(group => group.Codes, StringComparer.Ordinal)
+            .Select(group => $"; {group.Codes}: {Listed(group.Shown)}");
+
     private static string Listed(StateScore shown) => string.Join(", ", shown.States.Select(Format));
 
     /// <summary>A state as it is written in a score, with how often before it.</summary>
@@ -97,10 +106,11 @@ public static partial class ScoreNotation
 
     private static Fault Wrong(string text, string message) => Fault.AtField("score", text, message);
 
-    // "blocks, plates; limb: smooth": what it shows, and what elsewhere.
+    // "blocks, plates; limb: smooth; GRB IRE: scales": what it shows, and what elsewhere on the plant or in other countries.
     private static Outcome<Score> States(string text, StateCharacter character)
     {
         var (here, elsewhere) = (new List<string>(), new Dictionary<PlantPlace, StateScore>());
+        var byCountry = new Dictionary<string, StateScore>();
         foreach (var part in text.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
         {
             if (part.Split(':', 2, StringSplitOptions.TrimEntries) is not [var at, var shown])
@@ -108,16 +118,26 @@ public static partial class ScoreNotation
                 here.Add(part);
                 continue;
             }
+            var codes = at.Split(' ', StringSplitOptions.RemoveEmptyEntries);
+            if (codes.Length > 0 && codes.All(Regions.Exists))
+            {
+                var inCountry = Shown(shown, character);
+                if (!inCountry.Has(out var score))
+                    return Outcome.Faulty<Score>(inCountry.Faults);
+                if (codes.FirstOrDefault(code => !byCountry.TryAdd(code, score)) is { } twice)
+                    return Wrong(text, $"the country {twice} stands twice");
+                continue;
+            }
             // People write limbs as well as limb.
             if (!EnumWords.TryRead<PlantPlace>(at, out var place) && !EnumWords.TryRead(at.TrimEnd('s'), out place))
-                return Wrong(text, $"“{at}” is no place on a plant; it must be one of {string.Join(", ", EnumWords.All<PlantPlace>())}");
+                return Wrong(text, $"“{at}” is neither a country’s code nor a place on a plant, which are {string.Join(", ", EnumWords.All<PlantPlace>())}");
             var there = Shown(shown, character);
-            if (!there.Has(out var score))
+            if (!there.Has(out var thereShown))
                 return Outcome.Faulty<Score>(there.Faults);
-            if (!elsewhere.TryAdd(place, score))
+            if (!elsewhere.TryAdd(place, thereShown))
                 return Wrong(text, $"the place “{place.Word()}” stands twice");
         }
-        return Shown(string.Join(", ", here), character).Map(Score (score) => score with { Elsewhere = elsewhere });
+        return Shown(string.Join(", ", here), character).Map(Score (score) => score with { Elsewhere = elsewhere, ByCountry = byCountry });
     }
 
     private static Outcome<StateScore> Shown(string text, StateCharacter character)

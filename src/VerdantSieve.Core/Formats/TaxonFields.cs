@@ -33,19 +33,28 @@ internal static class TaxonFields
         },
         List("synonyms", (entry, taxon) => taxon with { Synonyms = entry.List("synonyms") }, taxon => taxon.Synonyms, whereNone: false),
         List("hybrid-of", HybridOf, taxon => taxon.HybridOf, whereNone: false),
-        List(
-            "native",
-            (entry, taxon) => WithRange(taxon, entry, "native", (range, codes) => new Distribution(codes, range.Introduced)),
-            taxon => Codes(taxon, taxon.Distribution.Native)
-        ) with
+        // All lists of the range are read at once, since what stands alone in one is left out of the blocks of the others.
+        RangeList(Occurrence.Native, (entry, taxon) => taxon with { Distribution = RangeNotation.Read(entry) }) with
         {
             Description =
-                "level 3 codes of the World Geographical Scheme, parted by semicolons; a code may be followed by how common it is there",
+                "level 3 codes of the World Geographical Scheme or blocks of them, parted by semicolons; each may be followed by how common "
+                + "it is there",
         },
-        List(
-            "introduced",
-            (entry, taxon) => WithRange(taxon, entry, "introduced", (range, codes) => new Distribution(range.Native, codes)),
-            taxon => Codes(taxon, taxon.Distribution.Introduced)
+        RangeList(Occurrence.RunWild),
+        RangeList(Occurrence.Planted),
+        RangeList(Occurrence.Absent),
+        Flag(
+            "looked",
+            (taxon, looked) => taxon with { Distribution = taxon.Distribution with { Looked = looked } },
+            taxon => taxon.Distribution.Looked
+        ) with
+        {
+            Description = "whether every keyed country was gone through, so that those in no list are without it",
+        },
+        Flag(
+            "planted-widely",
+            (taxon, widely) => taxon with { Distribution = taxon.Distribution with { PlantedWidely = widely } },
+            taxon => taxon.Distribution.PlantedWidely
         ),
         List("settings", Settings, taxon => [.. taxon.Settings.Select(setting => setting.Word())]) with
         {
@@ -75,6 +84,14 @@ internal static class TaxonFields
         ) with
         {
             Description = "one to a line: Quercus robur: acorns without a stalk [acorn-stalk]",
+        },
+        Pairs(
+            "notes",
+            (entry, taxon) => taxon with { Notes = entry.Pairs("notes").ToDictionary(pair => pair.Key, pair => pair.Value) },
+            taxon => taxon.Notes.Select(note => (note.Key, note.Value))
+        ) with
+        {
+            Description = "the source of a single score, or what is unsure of it; one to a line: bark-colour: seen on one tree only",
         },
         Text("provenance", (entry, taxon) => taxon with { Provenance = entry.Required("provenance") }, taxon => taxon.Provenance),
     ];
@@ -151,24 +168,17 @@ internal static class TaxonFields
             }
             : taxon;
 
-    // A code may be followed by how common the taxon is there, where that is not as elsewhere: “FLA scarce”.
-    private static Taxon WithRange(Taxon taxon, EntryReader entry, string key, Func<Distribution, IReadOnlyList<string>, Distribution> put)
+    private static TaxonField RangeList(Occurrence occurrence, Func<EntryReader, Taxon, Taxon>? read = null)
     {
-        var (codes, local) = (new List<string>(), taxon.Distribution.Local.ToDictionary());
-        foreach (var words in entry.List(key).Select(item => item.Split(' ', 2)))
-        {
-            if (!Regions.Exists(words[0]))
-                entry.Fault(key, $"“{words[0]}” is not a level 3 code of the World Geographical Scheme, such as ORE or BRC");
-            if (words.Length == 2)
-                local[words[0]] = entry.Choice(key, words[1], Abundance.Frequent);
-            if (!codes.Contains(words[0]) && !taxon.Distribution.Includes(words[0]))
-                codes.Add(words[0]);
-            else
-                entry.Fault(key, $"{words[0]} stands twice: a country is in one of the lists, once");
-        }
-        return taxon with { Distribution = put(taxon.Distribution, codes) with { Local = local } };
+        var (key, _) = RangeNotation.Lists.First(list => list.Occurrence == occurrence);
+        return List(
+            key,
+            read ?? ((_, taxon) => taxon),
+            taxon => RangeNotation.Write(taxon.Distribution, occurrence),
+            whereNone: occurrence == Occurrence.Native
+        );
     }
 
-    private static IReadOnlyList<string> Codes(Taxon taxon, IReadOnlyList<string> codes) =>
-        [.. codes.Select(code => taxon.Distribution.Local.TryGetValue(code, out var local) ? $"{code} {local.Word()}" : code)];
+    private static TaxonField Flag(string key, Func<Taxon, bool, Taxon> put, Func<Taxon, bool> get) =>
+        Text(key, (entry, taxon) => put(taxon, entry.Flag(key)), taxon => get(taxon) ? "true" : "");
 }

@@ -21,7 +21,13 @@ internal sealed class TaxonReader(Vocabulary vocabulary, List<Fault> faults)
         );
         foreach (var mark in taxon.Doubles.SelectMany(alike => alike.Marks).Where(mark => vocabulary.Find(mark) is null))
             reader.Fault("doubles", $"a double’s mark names the unknown character “{mark}”{Nearest(mark)}");
-        taxon = taxon with { OwnScores = Scores(reader, taxon.IsHybrid) };
+        foreach (var noted in taxon.Notes.Keys.Where(noted => vocabulary.Find(noted) is null))
+            reader.Fault("notes", $"a note names the unknown character “{noted}”{Nearest(noted)}");
+        // A hybrid may leave all to its parents.
+        var written = reader.Map("scores");
+        if (written is null && !taxon.IsHybrid)
+            reader.Fault("scores", "“scores” is missing");
+        taxon = taxon with { OwnScores = Scores(written) };
         reader.FaultUnasked();
         return faults.Count == before ? taxon : null;
     }
@@ -38,16 +44,13 @@ internal sealed class TaxonReader(Vocabulary vocabulary, List<Fault> faults)
             Provenance = "",
         };
 
-    private Dictionary<string, Score> Scores(EntryReader entry, bool isHybrid)
+    /// <summary>Reads scores, each under the id of its character.</summary>
+    /// <param name="written">The scores; null where there are none.</param>
+    public Dictionary<string, Score> Scores(EntryReader? written)
     {
         var scores = new Dictionary<string, Score>();
-        if (entry.Map("scores") is not { } written)
-        {
-            // A hybrid may leave all to its parents.
-            if (!isHybrid)
-                entry.Fault("scores", "“scores” is missing");
+        if (written is null)
             return scores;
-        }
         foreach (var id in written.Keys)
         {
             if (vocabulary.Find(id) is not { } character)

@@ -154,6 +154,7 @@ public static class Wording
                         .Elsewhere.OrderBy(place => place.Key)
                         .Select(place => $"; {At(place.Key)} {States(place.Value, character, write)}")
                         .Prepend(States(shown, character, write))
+                        .Concat(InCountries(shown, character, write))
                 ),
             count: (_, range) => range.Write(value => value.ToString("0", CultureInfo.InvariantCulture)),
             measure: (character, range) =>
@@ -162,6 +163,13 @@ public static class Wording
             presence: (_, presence) => HowOften(presence.Frequency),
             season: (_, season) => season.Window.ToString()
         );
+
+    private static IEnumerable<string> InCountries(StateScore shown, StateCharacter character, Func<State, string> write) =>
+        shown
+            .ByCountry.GroupBy(pair => pair.Value, pair => Regions.Name(pair.Key))
+            .Select(group => (Names: Join([.. group.Order(StringComparer.Ordinal)], "and"), Shown: group.Key))
+            .OrderBy(group => group.Names, StringComparer.Ordinal)
+            .Select(group => $"; in {group.Names} {States(group.Shown, character, write)}");
 
     /// <summary>A score as what a kind has: "leaves in pairs", "flowers often", "fruit from 5 Jun – 31 Oct".</summary>
     /// <param name="scored">The score.</param>

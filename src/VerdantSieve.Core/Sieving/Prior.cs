@@ -12,8 +12,17 @@ public static class Prior
         HybridWithoutParents = 0.01;
 
     // Of what was brought to a country less has run wild than grows there by nature; in gardens and streets the two are alike.
-    private const double RunWild = 0.4,
-        PlantedAlike = 1;
+    private const double RunWild = 0.7,
+        PlantedAlike = 1,
+        PlantedUnsaid = 0.5,
+        PlantedFoundWild = 0.04;
+
+    // What was looked for and not found may still be met: a new arrival, a garden, a slip of the pen.
+    private const double LookedForInVain = 0.3;
+
+    // What is planted all over the temperate zone may stand in any town.
+    private const double InAnyTown = 0.1,
+        InAnyTownUnsaid = 0.03;
 
     // By how many borders lie between the place and the nearest country the kind is native to.
     private static readonly double[] ByBorders = [Native, 0.1, 0.04, 0.02];
@@ -55,9 +64,7 @@ public static class Prior
         var borders = Regions.BordersFrom(region);
         return
         [
-            .. flora.Taxa.Select(taxon =>
-                ByRange(taxon, region, borders, setting) * BySetting(taxon, setting) * OfParents(taxon, flora, region)
-            ),
+            .. flora.Taxa.Select(taxon => ByRange(taxon, flora, region, borders, setting) * OfParents(taxon, flora, region)),
         ];
     }
 
@@ -85,22 +92,52 @@ public static class Prior
     private static double BySetting(Taxon taxon, Setting? setting) =>
         setting is { } here && !taxon.Settings.Contains(here) ? WrongSetting : 1;
 
-    private static double ByRange(Taxon taxon, string region, IReadOnlyDictionary<string, int> borders, Setting? setting)
+    private static double ByRange(
+        Taxon taxon,
+        Flora flora,
+        string region,
+        IReadOnlyDictionary<string, int> borders,
+        Setting? setting
+    )
     {
-        var abundance = taxon.AbundanceIn(region).Weight();
+        var occurrence = flora.OccurrenceOf(taxon, region);
+        var chance = occurrence switch
+        {
+            Occurrence.Native => Native * BySetting(taxon, setting),
+            Occurrence.RunWild => setting == Setting.Planted ? PlantedAlike : RunWild * BySetting(taxon, setting),
+            Occurrence.Planted => setting switch
+            {
+                Setting.Planted => PlantedAlike,
+                Setting.Wild => PlantedFoundWild,
+                null => PlantedUnsaid,
+            },
+            Occurrence.Absent => LookedForInVain * NotHere(taxon, borders) * BySetting(taxon, setting),
+            Occurrence.NotLooked => NotHere(taxon, borders) * BySetting(taxon, setting),
+        };
+        return Math.Max(chance * taxon.AbundanceIn(region).Weight(), InTowns(taxon, setting));
+    }
+
+    private static double InTowns(Taxon taxon, Setting? setting)
+    {
+        if (!taxon.Distribution.PlantedWidely || setting == Setting.Wild)
+            return 0;
+        return setting == Setting.Planted ? InAnyTown : InAnyTownUnsaid;
+    }
+
+    private static double NotHere(Taxon taxon, IReadOnlyDictionary<string, int> borders)
+    {
         var nearest = taxon
             .Distribution.Native.Select(code => borders.GetValueOrDefault(code, int.MaxValue))
             .DefaultIfEmpty(int.MaxValue)
             .Min();
-        var native = nearest < ByBorders.Length ? ByBorders[nearest] : Elsewhere;
-        return abundance
-            * (taxon.Distribution.IsIntroducedTo(region) ? Math.Max(setting == Setting.Planted ? PlantedAlike : RunWild, native) : native);
+        return nearest < ByBorders.Length ? ByBorders[nearest] : Elsewhere;
     }
 
-    // A hybrid is rarer than its parents, and not to be looked for where they do not meet.
+    // A hybrid that was brought or planted is as common as is said of it. One that arises where its parents meet is rarer than they are, and
+    // not to be looked for where they do not.
     private static double OfParents(Taxon taxon, Flora flora, string? region)
     {
-        if (!taxon.IsHybrid)
+        if (!taxon.IsHybrid || region is not null && taxon.Distribution.IsIntroducedTo(region))
             return 1;
         var both = taxon.HybridOf.All(parent =>
             flora.FindTaxon(parent) is { } kind && (region is null || kind.Distribution.Includes(region))

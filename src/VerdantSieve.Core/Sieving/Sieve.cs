@@ -10,6 +10,9 @@ public sealed class Sieve
     /// <summary>Below this chance a kind is as good as excluded: it is not warned of, and touching need not wait for it.</summary>
     public const double Possible = 0.01;
 
+    // So many digits of a log chance are the same on all processors.
+    private const int AlikeInLogs = 9;
+
     // From this chance on a kind leads, and its doubles are thought of; two that share this much are the last two.
     private const double Leads = 0.6,
         LastTwoShare = 0.9,
@@ -99,7 +102,10 @@ public sealed class Sieve
             return null;
         var flat = weighed.Evidence.Posterior(table.EvenPrior);
         var leader = weighed.Leader;
-        var rival = new Row(Enumerable.Range(0, table.Rows.Taxa).Where(t => t != leader.Index).MaxBy(t => flat[t]));
+        // Two rivals may be alike but for the last digits, which hang on the processor: then the first of them.
+        var rival = new Row(
+            Enumerable.Range(0, table.Rows.Taxa).Where(t => t != leader.Index).MaxBy(t => Math.Round(Math.Log(flat[t]), AlikeInLogs))
+        );
         var byReadings = Math.Log2(flat[leader.Index] / flat[rival.Index]);
         var whole = Math.Log2(weighed.Posterior[leader.Index] / weighed.Posterior[rival.Index]);
         return new Grounds(table.TaxonOf(leader), table.TaxonOf(rival), whole - byReadings, byReadings);

@@ -29,6 +29,7 @@ public sealed record SieveModel
 
     // A score that was entered once for a whole genus, or not at all, leaves out more; one that names a single state, less.
     private const double SharedByGenus = 1.5,
+        TakenAsGiven = 2,
         TakenFromKin = 2,
         OfOneState = 0.8,
         OfSeveral = 1.2,
@@ -38,14 +39,14 @@ public sealed record SieveModel
     public double SlipWhenSure { get; init; } = 0.02;
 
     /// <summary>The chance that a fairly sure reading is a slip; 0 to 0.5.</summary>
-    public double SlipWhenFair { get; init; } = 0.10;
+    public double SlipWhenFair { get; init; } = 0.06;
 
     /// <summary>The chance that a guess is a slip; 0 to 0.5.</summary>
-    public double SlipWhenGuessing { get; init; } = 0.30;
+    public double SlipWhenGuessing { get; init; } = 0.25;
 
     /// <summary>The chance, before any reading, that the plant is in none of the flora's taxa; 0 to below 1. Gardens hold twice as many
     /// such plants.</summary>
-    public double Strangers { get; init; } = 0.08;
+    public double Strangers { get; init; } = 0.05;
 
     /// <summary>Below this chance of so many slips a kind is not named, however far it leads; 0 to 1.</summary>
     public double BelievableSlips { get; init; } = 0.08;
@@ -65,15 +66,16 @@ public sealed record SieveModel
 
     /// <summary>The chance that a plant shows what the score leaves out; 0 to 0.5.</summary>
     /// <param name="character">The character.</param>
-    /// <param name="basis">How the score came to be.</param>
+    /// <param name="basis">How the score came to be; null where there is none, and it is taken from the nearest kin.</param>
     /// <param name="several">Whether it names several states.</param>
-    internal double GapOf(Character character, ScoreBasis basis, bool several)
+    internal double GapOf(Character character, ScoreBasis? basis, bool several)
     {
         var byBasis = basis switch
         {
             ScoreBasis.Own => 1,
-            ScoreBasis.Genus => SharedByGenus,
-            ScoreBasis.Kin => TakenFromKin,
+            ScoreBasis.Shared => SharedByGenus,
+            ScoreBasis.Default => TakenAsGiven,
+            ScoreBasis.Parents or null => TakenFromKin,
         };
         return Math.Min(MostGaps, Gaps * (character.Gaps ?? UsualGaps) * byBasis * (several ? OfSeveral : OfOneState));
     }

@@ -16,6 +16,10 @@ internal sealed class SieveTable
     private readonly Dictionary<string, Column> columns = [];
     private readonly ConcurrentDictionary<(string? Region, Setting? Setting), double[]> priors = new();
 
+    // Columns of characters that are something else in a country than elsewhere; null where they are not.
+    private readonly ConcurrentDictionary<(string Character, string Country), Column?> byCountry = new();
+    private readonly Func<Character, Func<Taxon, Score?>, Column> make;
+
     private readonly ConcurrentDictionary<Condition, double[]> conditions = new();
     private readonly ConcurrentDictionary<(LeafStage Stage, bool Bare), double[]> leafy = new();
 
@@ -30,8 +34,28 @@ internal sealed class SieveTable
         EvenPrior = Prior.Even(flora, Rows, model);
         var windowPlaces = flora.Taxa.Select(taxon => flora.WindowPlace(taxon).Position).ToArray();
         var separateSexes = flora.Taxa.Select(taxon => taxon.HasSeparateSexes).ToArray();
+        make = Of;
         foreach (var character in flora.Characters)
             Make(character);
+
+        Column Of(Character character, Func<Taxon, Score?> scoreOf)
+        {
+            var source = new ColumnSource(
+                [.. flora.Taxa.Select(scoreOf)],
+                ColumnSource.BasesOf(flora, character),
+                [.. flora.Taxa.Select(taxon => flora.CanApply(taxon, character))],
+                character.OnlyIf is null ? null : Lasting(flora.Vocabulary.ConditionsOf(character)),
+                Rows,
+                model
+            );
+            return character.Match<Column>(
+                states: states => new StateColumn(states, source),
+                count: count => new CountColumn(count, source),
+                measure: measure => new MeasureColumn(measure, source),
+                presence: presence => new PresenceColumn(presence, source),
+                season: season => new SeasonColumn(season, source, windowPlaces, separateSexes)
+            );
+        }
 
         // A column needs those of its conditions.
         void Make(Character character)
@@ -40,21 +64,7 @@ internal sealed class SieveTable
                 return;
             if (character.OnlyIf is { } condition)
                 Make(flora.Character(condition.CharacterId));
-            var source = new ColumnSource(
-                [.. flora.Taxa.Select(taxon => taxon.Score(character.Id))],
-                ColumnSource.BasesOf(flora, character),
-                [.. flora.Taxa.Select(taxon => flora.CanApply(taxon, character))],
-                character.OnlyIf is null ? null : Lasting(flora.Vocabulary.ConditionsOf(character)),
-                Rows,
-                model
-            );
-            columns[character.Id] = character.Match<Column>(
-                states: states => new StateColumn(states, source),
-                count: count => new CountColumn(count, source),
-                measure: measure => new MeasureColumn(measure, source),
-                presence: presence => new PresenceColumn(presence, source),
-                season: season => new SeasonColumn(season, source, windowPlaces, separateSexes)
-            );
+            columns[character.Id] = Of(character, taxon => taxon.Score(character.Id));
         }
     }
 
@@ -70,6 +80,19 @@ internal sealed class SieveTable
     public double[] EvenPrior { get; }
 
     public Column this[string characterId] => columns[characterId];
+
+    // The column as it holds where the plant stands.
+    private Column At(string characterId, SiteAndDay when)
+    {
+        if (when.Country is not { } country)
+            return columns[characterId];
+        return byCountry.GetOrAdd((characterId, country), key => InCountry(key.Character, key.Country)) ?? columns[characterId];
+    }
+
+    private Column? InCountry(string characterId, string country) =>
+        CountryScores.Differ(Flora, characterId, country)
+            ? make(Flora.Character(characterId), taxon => CountryScores.In(Flora, taxon, characterId, country))
+            : null;
 
     /// <summary>The taxon of a row.</summary>
     public Taxon TaxonOf(Row row) => Flora.Taxa[row.Index];
@@ -176,7 +199,7 @@ internal sealed class SieveTable
 
     private void Fill(Reading reading, IReadOnlyList<Reading> readings, HashSet<string> settled, SiteAndDay when, Likelihoods into)
     {
-        var column = columns[reading.Character];
+        var column = At(reading.Character, when);
         var misleads = Origins.Misleads(reading.Origin, column.Character);
         if (misleads == 1)
         {
@@ -303,7 +326,7 @@ internal sealed class SieveTable
         var held = new HeldReadings(Rows.Taxa);
         foreach (var reading in readings)
         {
-            var column = columns[reading.Character];
+            var column = At(reading.Character, when);
             if (Origins.Misleads(reading.Origin, column.Character) == 1)
                 continue;
             var allows = column.Allowing(reading, On(reading, when));

@@ -8,6 +8,9 @@ namespace VerdantSieve.Core.Sieving;
 /// <summary>What of the circumstances bears on what can be seen: the day, the place, the plant's age, whether it was planted.</summary>
 internal readonly record struct SiteAndDay(int? DayOfYear, Position? Here, bool Young, bool Planted)
 {
+    /// <summary>The botanical country; null where it is not known.</summary>
+    public string? Country { get; init; }
+
     /// <summary>How far a plant that loses its leaves is with them, as was said or as day and place tell; null where neither is
     /// known.</summary>
     public LeafStage? Stage { get; init; }
@@ -22,6 +25,7 @@ internal readonly record struct SiteAndDay(int? DayOfYear, Position? Here, bool 
         var here = circumstances.Position ?? (circumstances.Region is { } region ? Regions.CentreOf(region) : null);
         return new(day, here, circumstances.Age == Age.Young, circumstances.Setting == Setting.Planted)
         {
+            Country = circumstances.Region,
             Stage = circumstances.Stage ?? (day is { } known && here is { } place ? LeafYear.StageOn(known, place) : null),
             StageIsSaid = circumstances.Stage is not null,
         };

@@ -94,7 +94,14 @@ public sealed class Recovery(Sieve sieve, Flora flora, SieveModel? people = null
         {
             Date = new LocalDate(2026, 5, 15).PlusDays(random.Next(120)),
             Region = region,
-            Setting = taxon.Settings[random.Next(taxon.Settings.Count)],
+            Setting = SomeSetting(taxon, region, random),
         };
+    }
+
+    private static Setting SomeSetting(Taxon taxon, string? region, Random random)
+    {
+        var occurrence = region is null ? Occurrence.Native : taxon.Distribution.In(region);
+        Setting[] settings = [.. Enum.GetValues<Setting>().Where(setting => taxon.IsMet(setting, occurrence))];
+        return settings[random.Next(settings.Length)];
     }
 }

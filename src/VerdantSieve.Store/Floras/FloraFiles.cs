@@ -10,7 +10,7 @@ namespace VerdantSieve.Store.Floras;
 internal sealed class FloraFiles
 {
     // Changes with the shape in which floras are stored, so that they are stored anew.
-    private const string StoredShape = "4";
+    private const string StoredShape = "5";
 
     private readonly SourceFile about,
         vocabulary;

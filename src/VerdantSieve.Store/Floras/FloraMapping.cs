@@ -17,8 +17,10 @@ internal static class FloraMapping
         TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { NameKinds } },
     };
 
-    public static FloraRow Row(FloraAbout about, string fingerprint, bool isOwn, DateTimeOffset loaded) =>
-        new()
+    public static FloraRow Row(Flora flora, string fingerprint, bool isOwn, DateTimeOffset loaded)
+    {
+        var about = flora.About;
+        return new()
         {
             Id = about.Id,
             Title = about.Title,
@@ -30,12 +32,28 @@ internal static class FloraMapping
             Aggregates = JsonSerializer.Serialize(about.Aggregates, Json),
             NearAlike = JsonSerializer.Serialize(about.NearAlike, Json),
             MissingKinds = JsonSerializer.Serialize(about.MissingKinds, Json),
+            Keyed = JsonSerializer.Serialize(about.Keyed, Json),
+            Shared = JsonSerializer.Serialize(about.Shared.Select(one => Written(one, flora.Vocabulary)), Json),
             Fingerprint = fingerprint,
             IsOwn = isOwn,
             Loaded = loaded,
         };
+    }
 
-    public static FloraAbout About(FloraRow row) =>
+    // What many taxa share, each score in its notation.
+    private sealed record SharedText(string? Genus, string? Group, Dictionary<string, string> Scores);
+
+    private static SharedText Written(SharedScores shared, Vocabulary vocabulary) =>
+        new(
+            shared.Genus,
+            shared.Group,
+            shared.Scores.ToDictionary(pair => pair.Key, pair => ScoreNotation.Format(new Scored(vocabulary[pair.Key], pair.Value)))
+        );
+
+    private static SharedScores Shared(SharedText text, Vocabulary vocabulary) =>
+        new(text.Genus, text.Group, text.Scores.ToDictionary(pair => pair.Key, pair => Score(pair.Value, text.Genus, vocabulary[pair.Key])));
+
+    public static FloraAbout About(FloraRow row, Vocabulary vocabulary) =>
         new(row.Id, row.Title)
         {
             Edition = row.Edition,
@@ -46,6 +64,8 @@ internal static class FloraMapping
             Aggregates = Words(row.Aggregates),
             NearAlike = Words(row.NearAlike),
             MissingKinds = Read<Dictionary<string, int>>(row.MissingKinds),
+            Keyed = Read<string[]>(row.Keyed),
+            Shared = [.. Read<SharedText[]>(row.Shared).Select(one => Shared(one, vocabulary))],
         };
 
     public static CharacterRow Row(string flora, Character character) =>
@@ -70,7 +90,7 @@ internal static class FloraMapping
     public static Taxon Taxon(TaxonRow row, IEnumerable<ScoreRow> scores, Vocabulary vocabulary) =>
         Read<Taxon>(row.Definition) with
         {
-            OwnScores = scores.ToDictionary(score => score.CharacterId, score => Score(score, vocabulary[score.CharacterId])),
+            OwnScores = scores.ToDictionary(score => score.CharacterId, score => Score(score.Notation, score.TaxonName, vocabulary[score.CharacterId])),
         };
 
     /// <summary>What the flora itself says of a taxon: what a hybrid takes from its parents is not stored, but worked out when the flora is
@@ -84,13 +104,13 @@ internal static class FloraMapping
             Notation = ScoreNotation.Format(new Scored(flora.Character(score.Key), score.Value)),
         });
 
-    private static Score Score(ScoreRow row, Character character)
+    private static Score Score(string notation, string? whose, Character character)
     {
-        var score = ScoreNotation.Parse(row.Notation, character);
+        var score = ScoreNotation.Parse(notation, character);
         return score.Has(out var read)
             ? read
             : throw new InvalidOperationException(
-                $"The database has a score that can’t be read: {row.TaxonName}, {row.CharacterId}: {score.Faults[0].Message}"
+                $"The database has a score that can’t be read: {whose ?? "all taxa"}, {character.Id}: {score.Faults[0].Message}"
             );
     }
 

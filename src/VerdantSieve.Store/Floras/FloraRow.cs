@@ -15,6 +15,12 @@ public sealed class FloraRow
     public required string Aggregates { get; init; }
     public required string NearAlike { get; init; }
     public required string MissingKinds { get; init; }
+
+    /// <summary>The countries it keys, as JSON.</summary>
+    public required string Keyed { get; init; }
+
+    /// <summary>What many of its taxa share, as JSON.</summary>
+    public required string Shared { get; init; }
     public required string Fingerprint { get; set; }
     public DateTimeOffset Loaded { get; init; }
 

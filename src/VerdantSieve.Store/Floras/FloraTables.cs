@@ -18,7 +18,7 @@ internal sealed class FloraTables(SieveContext database)
         );
         var taxa = await database.Taxa.AsNoTracking().Where(taxon => taxon.FloraId == row.Id).ToListAsync(cancel);
         return new Flora(
-            FloraMapping.About(row),
+            FloraMapping.About(row, vocabulary),
             vocabulary,
             taxa.Select(taxon => FloraMapping.Taxon(taxon, scores[taxon.Name], vocabulary))
         );
@@ -34,7 +34,7 @@ internal sealed class FloraTables(SieveContext database)
             ? await database.Database.BeginTransactionAsync(cancel)
             : null;
         await Delete(id, cancel);
-        database.Floras.Add(FloraMapping.Row(flora.About, fingerprint, isOwn, now));
+        database.Floras.Add(FloraMapping.Row(flora, fingerprint, isOwn, now));
         database.Characters.AddRange(flora.Characters.Select(character => FloraMapping.Row(id, character)));
         database.Taxa.AddRange(flora.Taxa.Select(taxon => FloraMapping.Row(id, taxon)));
         await database.SaveChangesAsync(cancel);

@@ -398,6 +398,13 @@ namespace VerdantSieve.Store.Migrations
                         .HasColumnType("boolean")
                         .HasColumnName("is_own");
 
+                    b.Property<string>("Keyed")
+                        .IsRequired()
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("keyed")
+                        .HasDefaultValueSql("'[]'::jsonb");
+
                     b.Property<DateTimeOffset>("Loaded")
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("loaded");
@@ -427,6 +434,13 @@ namespace VerdantSieve.Store.Migrations
                     b.Property<DateTimeOffset?>("Removed")
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("removed");
+
+                    b.Property<string>("Shared")
+                        .IsRequired()
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("shared")
+                        .HasDefaultValueSql("'[]'::jsonb");
 
                     b.Property<string>("Title")
                         .IsRequired()

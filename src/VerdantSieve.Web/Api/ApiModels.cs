@@ -115,7 +115,20 @@ public sealed record CharacterAnswer(
     IReadOnlyList<StateAnswer>? States
 );
 
-public sealed record RangeAnswer(IReadOnlyList<string> Native, IReadOnlyList<string> Introduced);
+/// <param name="Native">Where it is native.</param>
+/// <param name="Introduced">Where it was brought: run wild or planted.</param>
+/// <param name="RunWild">Where it was brought and has run wild.</param>
+/// <param name="Planted">Where it is no more than planted.</param>
+/// <param name="Absent">The keyed countries where it was looked for and not found.</param>
+/// <param name="PlantedWidely">Whether it is planted in towns all over the temperate zone.</param>
+public sealed record RangeAnswer(
+    IReadOnlyList<string> Native,
+    IReadOnlyList<string> Introduced,
+    IReadOnlyList<string> RunWild,
+    IReadOnlyList<string> Planted,
+    IReadOnlyList<string> Absent,
+    bool PlantedWidely
+);
 
 public sealed record TaxonAnswer(
     string Name,
@@ -128,6 +141,8 @@ public sealed record TaxonAnswer(
 
 public sealed record HazardNote(string Kind, string Part, string Act, string Caution);
 
+/// <param name="Bases">How it comes by each of its scores: own, shared, default, parents.</param>
+/// <param name="Notes">The source of single scores, or what is unsure of them.</param>
 public sealed record TaxonDetail(
     string Name,
     string Rank,
@@ -143,5 +158,7 @@ public sealed record TaxonDetail(
     IReadOnlyDictionary<string, string> Doubles,
     string Remember,
     string Provenance,
-    IReadOnlyDictionary<string, string> Scores
+    IReadOnlyDictionary<string, string> Scores,
+    IReadOnlyDictionary<string, string> Bases,
+    IReadOnlyDictionary<string, string> Notes
 );

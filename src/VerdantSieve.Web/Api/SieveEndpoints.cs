@@ -228,12 +228,20 @@ public static class SieveEndpoints
     }
 
     private static async Task<IResult> Taxa(string id, FloraShelf shelf) =>
-        await shelf.Take(id) is { Flora: var flora } ? Results.Ok(flora.Taxa.Select(Answer)) : NoFlora(id, shelf);
+        await shelf.Take(id) is { Flora: var flora } ? Results.Ok(flora.Taxa.Select(taxon => Answer(taxon, flora))) : NoFlora(id, shelf);
 
-    private static TaxonAnswer Answer(Taxon taxon) =>
-        new(taxon.Name.Text, taxon.Rank.Word(), taxon.Family, taxon.CommonNames, taxon.Synonyms, Range(taxon));
+    private static TaxonAnswer Answer(Taxon taxon, Flora flora) =>
+        new(taxon.Name.Text, taxon.Rank.Word(), taxon.Family, taxon.CommonNames, taxon.Synonyms, Range(taxon, flora));
 
-    private static RangeAnswer Range(Taxon taxon) => new(taxon.Distribution.Native, taxon.Distribution.Introduced);
+    private static RangeAnswer Range(Taxon taxon, Flora flora) =>
+        new(
+            taxon.Distribution.Native,
+            [.. taxon.Distribution.Introduced],
+            taxon.Distribution.RunWild,
+            taxon.Distribution.Planted,
+            [.. flora.AbsentFrom(taxon)],
+            taxon.Distribution.PlantedWidely
+        );
 
     private static async Task<IResult> OneTaxon(string id, string name, FloraShelf shelf)
     {
@@ -253,14 +261,16 @@ public static class SieveEndpoints
             taxon.Group,
             taxon.CommonNames,
             taxon.Synonyms,
-            Range(taxon),
+            Range(taxon, flora),
             [.. taxon.Settings.Select(setting => setting.Word())],
             taxon.Abundance.Word(),
             [.. taxon.Hazards.Select(hazard => new HazardNote(hazard.Kind.Word(), hazard.Part.Word(), hazard.Act.Word(), hazard.Caution))],
             taxon.Doubles.ToDictionary(alike => alike.Name, alike => alike.Mark),
             taxon.Remember,
             taxon.Provenance,
-            flora.Characters.Where(c => taxon.Scores.ContainsKey(c.Id)).ToDictionary(c => c.Id, c => ScoreNotation.Format(taxon, c))
+            flora.Characters.Where(c => taxon.Scores.ContainsKey(c.Id)).ToDictionary(c => c.Id, c => ScoreNotation.Format(taxon, c)),
+            taxon.Scores.Keys.ToDictionary(id => id, id => taxon.BasisOf(id)!.Value.Word()),
+            taxon.Notes
         );
 
     private static IResult WrongFlora(string? id, FloraShelf shelf) =>

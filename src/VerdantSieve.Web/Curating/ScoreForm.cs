@@ -60,6 +60,16 @@ public sealed record ScoreForm(Character Character, IReadOnlyDictionary<string, 
             season: _ => Season()
         );
 
+    /// <summary>The score with what the form does not ask for as it was before: other places of the plant and other countries, how many
+    /// plants bear, and the condition.</summary>
+    public static Score Keeping(Score? before, Score after) =>
+        after.Match<Score>(
+            states: shown => before is StateScore was ? shown with { Elsewhere = was.Elsewhere, ByCountry = was.ByCountry } : shown,
+            range: range => range,
+            presence: presence => presence.When is null && before is PresenceScore { When: { } on } ? presence with { When = on } : presence,
+            season: season => before is SeasonScore was ? season with { Borne = was.Borne } : season
+        );
+
     private const string Usual = "usual";
 
     private static Dictionary<string, string> Of(RangeScore range) =>

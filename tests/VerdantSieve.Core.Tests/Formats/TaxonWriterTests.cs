@@ -56,10 +56,10 @@ public class TaxonWriterTests
     {
         var oak = TaxonWriter.Write(SmallFlora.Flora.FindTaxon("Quercus garryana")!, SmallFlora.Flora.Vocabulary);
         Assert.Contains("lobe-tip has no state “blunt”", Faults(oak.Replace("lobe-tip: rounded", "lobe-tip: blunt")));
-        Assert.Contains("not a level 3 code", Faults(oak.Replace("BRC", "XYZ")));
+        Assert.Contains("neither a level 3 code", Faults(oak.Replace("BRC", "XYZ")));
         Assert.Contains("“doubles” names Quercus nowhere", Faults(oak.Replace("doubles:", "doubles:\n  Quercus nowhere: larger")));
         Assert.Contains("is a name in", Faults(oak.Replace("native:", "synonyms: [Quercus robur]\nnative:")));
-        Assert.Contains("stands twice", Faults(oak.Replace("introduced: []", "introduced: [ORE]")));
+        Assert.Contains("stands twice", Faults(oak.Replace("settings:", "planted: [ORE]\nsettings:")));
         Assert.Contains("“windows-at”", Faults(oak.Replace("abundance: common", "abundance: common\nwindows-at: nowhere")));
 
         static string Faults(string text) =>

@@ -59,7 +59,7 @@ public class PlacesTests
         var score = flora.FindTaxon("Aus scaber")!.Scores["bark"];
         Assert.Equal("blocks; limb: smooth; young: smooth", ScoreNotation.Format(new Scored(flora.Character("bark"), score)));
         Assert.Equal("blocks; on the limbs smooth; on young stems smooth", Wording.Of(new Scored(flora.Character("bark"), score)));
-        Assert.Contains("no place on a plant", ScoreNotation.Parse("blocks; roof: smooth", flora.Character("bark")).Faults[0].Message);
+        Assert.Contains("nor a place on a plant", ScoreNotation.Parse("blocks; roof: smooth", flora.Character("bark")).Faults[0].Message);
         Assert.NotEqual(score, ScoreNotation.Parse("blocks; limb: smooth", flora.Character("bark")).Value);
     }
 

@@ -209,7 +209,7 @@ internal static class PackageTables
         var row = new Dictionary<string, string> { ["name"] = taxon.Name.Text };
         foreach (var field in TaxonFields.All)
             row[field.Key] = Cell(field.Write(taxon));
-        foreach (var (id, score) in taxon.OwnScores)
+        foreach (var (id, score) in taxon.EnteredScores)
             row[id] = ScoreNotation.Format(new Scored(flora.Character(id), score));
         return row;
     }

@@ -12,7 +12,7 @@ namespace VerdantSieve.Core.Sieving.Columns;
 /// <param name="Model">What is assumed of observers.</param>
 internal sealed record ColumnSource(
     Score?[] Scores,
-    ScoreBasis[] Bases,
+    ScoreBasis?[] Bases,
     bool[] CanApply,
     double[]? Applies,
     RowLayout Rows,
@@ -22,10 +22,12 @@ internal sealed record ColumnSource(
     // From so many kinds on a score that all of a genus share to the letter was most likely entered once.
     private const int EnteredOnce = 3;
 
-    /// <summary>How the scores of a character came to be.</summary>
-    public static ScoreBasis[] BasesOf(Flora flora, Character character)
+    /// <summary>How the scores of a character came to be; null where a taxon has none.</summary>
+    public static ScoreBasis?[] BasesOf(Flora flora, Character character)
     {
-        var own = flora.Taxa.Select(taxon => taxon.OwnScores.GetValueOrDefault(character.Id)).ToArray();
+        var own = flora
+            .Taxa.Select(taxon => taxon.BasisOf(character.Id) == ScoreBasis.Own ? taxon.OwnScores[character.Id] : null)
+            .ToArray();
         var shared = flora
             .Taxa.Select((taxon, t) => (taxon.Name.Genus, Score: own[t]))
             .Where(pair => pair.Score is not null)
@@ -33,13 +35,6 @@ internal sealed record ColumnSource(
             .Where(genus => genus.Count() >= EnteredOnce && genus.Distinct().Count() == 1)
             .Select(genus => genus.Key)
             .ToHashSet();
-        return [.. flora.Taxa.Select((taxon, t) => BasisOf(own[t], shared.Contains(taxon.Name.Genus)))];
-    }
-
-    private static ScoreBasis BasisOf(Score? own, bool shared)
-    {
-        if (own is null)
-            return ScoreBasis.Kin;
-        return shared ? ScoreBasis.Genus : ScoreBasis.Own;
+        return [.. flora.Taxa.Select((taxon, t) => own[t] is not null && shared.Contains(taxon.Name.Genus) ? ScoreBasis.Shared : taxon.BasisOf(character.Id))];
     }
 }

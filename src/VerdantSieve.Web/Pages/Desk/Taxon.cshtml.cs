@@ -41,6 +41,19 @@ public sealed class TaxonModel(FloraShelf shelf, RevisionBook revisions, LookBoo
     public string Why { get; private set; } = "";
     public bool WhyMissing { get; private set; }
 
+    /// <summary>How the taxon comes by a score that is not its own, and what is noted of it; empty where there is nothing to say.</summary>
+    public string HowItCame(string character)
+    {
+        var basis = Taxon.BasisOf(character) switch
+        {
+            ScoreBasis.Parents => "from its parents",
+            ScoreBasis.Shared => "shared by its genus or section",
+            ScoreBasis.Default => "taken as given",
+            ScoreBasis.Own or null => "",
+        };
+        return Taxon.Notes.TryGetValue(character, out var note) ? $"{basis} ({note})".TrimStart() : basis;
+    }
+
     public IActionResult OnGet(string slug, string? character, bool text)
     {
         if (!Find(slug))
@@ -66,7 +79,7 @@ public sealed class TaxonModel(FloraShelf shelf, RevisionBook revisions, LookBoo
                 Field = outcome.Faults[0].At;
                 return Refused(outcome.Faults[0].Message);
             }
-            scores[character] = score;
+            scores[character] = ScoreForm.Keeping(Taxon.Score(character), score);
         }
         return await Preview(TaxonWriter.Write(Taxon with { OwnScores = scores }, Open.Flora.Vocabulary), cancel);
     }
