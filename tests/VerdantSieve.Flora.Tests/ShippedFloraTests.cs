@@ -147,38 +147,6 @@ public class ShippedFloraTests
             select $"{hybrid.Name} without {parent} in {code}"
         );
 
-    // Botanical countries and their neighbours are those of the World Geographical Scheme (Brummitt 2001), from memory. A kind native to
-    // all that surrounds
-    // a country and missing there is a slip of the pen more often than not; those that are left out here were looked at. European Turkey is
-    // not written down for any kind.
-    [Fact]
-    public void Ranges_have_no_holes_but_known_ones()
-    {
-        string[] known = ["TUE", "RUS", "DEL", "CHS", "MXN"];
-        var holes =
-            from taxon in ShippedFlora.Flora.Taxa
-            from code in Regions.Codes
-            where
-                !known.Contains(code)
-                && !taxon.Distribution.Includes(code)
-                && Regions.Neighbours(code) is { Count: >= 3 } around
-                && around.All(taxon.Distribution.Native.Contains)
-            select $"{taxon.Name} {code}";
-        Assert.Equal(ShippedHoles, holes.Order(StringComparer.Ordinal));
-    }
-
-    private static readonly string[] ShippedHoles =
-    [
-        "Aesculus glabra LOU",
-        "Crataegus mollis NWH",
-        "Crataegus punctata MAI",
-        "Picea glauca NDA",
-        "Pinus mugo HUN",
-        "Ribes lacustre NDA",
-        "Salix interior NWJ",
-        "Viburnum prunifolium LOU",
-    ];
-
     // Whatever is said of a plant is for telling it apart; nothing is said of its use.
     [Fact]
     public void Nothing_is_said_of_taste_or_use()

@@ -32,8 +32,8 @@ public sealed record ChangeEffect(
     {
         var changed = new Sieve(sieve.Flora.With(after));
         HashSet<ScientificName> only = [after.Name];
-        var before = FloraReport.Of(sieve, drawn, only, cancel).Findings;
-        var then = FloraReport.Of(changed, drawn, only, cancel).Findings;
+        Finding[] before = [.. FloraReport.Of(sieve, drawn, only, cancel).Unexplained];
+        Finding[] then = [.. FloraReport.Of(changed, drawn, only, cancel).Unexplained];
         return new ChangeEffect(
             FieldChange.Between(sieve.Flora.FindTaxon(after.Name.Text)!, after, sieve.Flora.Vocabulary),
             Without(before, then),

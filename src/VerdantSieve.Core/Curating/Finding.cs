@@ -29,4 +29,40 @@ public enum FindingKind
 
     /// <summary>A state that is neither explained nor drawn.</summary>
     GlossaryGap,
+
+    /// <summary>A taxon of which nothing is said for a keyed country.</summary>
+    NotLooked,
+
+    /// <summary>A country of which nothing is said though the taxon is native to all its neighbours.</summary>
+    RangeHole,
+
+    /// <summary>A taxon that is native and never wild.</summary>
+    NativeNeverWild,
+
+    /// <summary>A double that does not name its double in turn.</summary>
+    OneWayDouble,
+
+    /// <summary>A mark between doubles that is no difference by the scores.</summary>
+    EmptyMark,
+
+    /// <summary>A state that no taxon shows.</summary>
+    UnusedState,
+
+    /// <summary>A state that one taxon shows.</summary>
+    LoneState,
+
+    /// <summary>Fleshy fruit that is never green.</summary>
+    UnripeNotGreen,
+
+    /// <summary>Stone fruit with many stones.</summary>
+    ManyStones,
+
+    /// <summary>A flowering window copied from a congener of another place.</summary>
+    SameWindowElsewhere,
+
+    /// <summary>A mark of the genus that a kind has for itself.</summary>
+    UnlikeItsGenus,
+
+    /// <summary>A line to remember by that names what the scores lack.</summary>
+    RememberAgainstScores,
 }

@@ -46,6 +46,15 @@ public sealed class FloraReport
             .. OutOfLine(flora, taxa),
             .. OneState(flora),
             .. Gaps(flora, drawn),
+            .. FloraRules.NotLooked(flora, taxa),
+            .. FloraRules.Doubles(flora, taxa),
+            .. FloraRules.States(flora),
+            .. ScoreRules.NativeNeverWild(taxa),
+            .. ScoreRules.UnripeNotGreen(taxa),
+            .. ScoreRules.ManyStones(taxa),
+            .. ScoreRules.SameWindowElsewhere(flora, taxa),
+            .. ScoreRules.UnlikeItsGenus(flora, taxa),
+            .. ScoreRules.RememberAgainstScores(taxa),
         ]);
     }
 
@@ -110,7 +119,8 @@ public sealed class FloraReport
                select new Finding(
                    FindingKind.OutOfLine,
                    $"{label} of {taxon.Name} is {Written(range)}, all others of {taxon.Name.Genus} {Written(kin)}.",
-                   [taxon]
+                   [taxon],
+                   taxon.Notes.TryGetValue(score.Key, out var note) ? note : null
                );
 
         static string Written(RangeScore range) => $"{range.Low:0.##}–{range.High:0.##}";

@@ -111,7 +111,8 @@ public sealed class Sieve
         return new Grounds(table.TaxonOf(leader), table.TaxonOf(rival), whole - byReadings, byReadings);
     }
 
-    // Where a kind has a notorious double, the check is prompted even if the answer looks settled.
+    // Where a kind has a notorious double, the check is prompted even if the answer looks settled. What does not grow in the country is no
+    // double there.
     private LeaderCheck? CheckOf(Weighed weighed, NextLooks asking)
     {
         var leader = weighed[weighed.Leader];
@@ -119,13 +120,15 @@ public sealed class Sieve
             return null;
         var likeliest = leader
             .Taxon.Doubles.Select(alike => (Double: alike, Taxon: Flora.FindTaxon(alike.Name)))
-            .Where(pair => pair.Taxon is not null)
+            .Where(pair => pair.Taxon is not null && GrowsIn(weighed.Question.Circumstances.Region, pair.Taxon))
             .Select(pair => (pair.Double, Row: table.Rows.Of(pair.Taxon!)))
             .OrderByDescending(pair => weighed[pair.Row].Probability)
             .Take(1)
             .ToArray();
         return likeliest is [var (alike, other)] ? new LeaderCheck(leader.Taxon, alike, asking.Between(weighed.Leader, other)) : null;
     }
+
+    private static bool GrowsIn(string? region, Taxon taxon) => region is null || taxon.Distribution.Includes(region);
 
     private LastTwo? LastTwoOf(Weighed weighed)
     {

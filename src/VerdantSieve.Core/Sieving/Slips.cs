@@ -41,13 +41,15 @@ public static class Slips
         {
             var (slipped, loose) = (Slipped(character, shown), Declared(character, shown));
             var around = broader ? character.Within.GetValueOrDefault(character.States[shown].Id, []) : [];
-            var plain = 1 - looseness;
+            // Where the vocabulary says which words are taken for others, those that it does not name are not.
+            var loosely = loose is null && character.Confusions.Count > 0 ? 0 : looseness;
+            var plain = 1 - loosely;
             foreach (var word in around)
                 meant[shown, character.IndexOf(word)] += plain * NameTheBroader / around.Count;
             meant[shown, shown] += around.Count > 0 ? plain * (1 - NameTheBroader) : plain;
             for (var read = 0; read < count; read++)
             {
-                meant[shown, read] = (1 - rate) * (meant[shown, read] + looseness * (loose ?? slipped)[read]);
+                meant[shown, read] = (1 - rate) * (meant[shown, read] + loosely * (loose ?? slipped)[read]);
                 said[shown, read] = meant[shown, read] + rate * slipped[read];
             }
         }
