@@ -1,6 +1,8 @@
 using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Drawing.Maps;
 using VerdantSieve.Core.Measuring;
 using VerdantSieve.Core.Observing;
+using VerdantSieve.Core.Seasons;
 using VerdantSieve.Core.Sieving;
 using VerdantSieve.Store.Looks;
 using VerdantSieve.Web.Shared;
@@ -21,6 +23,13 @@ public sealed class BesideModel(FloraShelf shelf, LookBook book) : FloraPage(she
     public IReadOnlyList<Separation> Shared { get; private set; } = [];
     public string? Look { get; private set; }
     public string? Problem { get; private set; }
+
+    /// <summary>The country of the look, and its place where that is known better.</summary>
+    public string? Region { get; private set; }
+    public Position? Place { get; private set; }
+
+    /// <summary>The maps shown of each kind.</summary>
+    public IReadOnlyList<RangeMap> Maps { get; private set; } = [];
     public LengthStyle Style => Units.Of(Request);
     public double Most => Telling.Select(row => row.Bits).DefaultIfEmpty(1).Max();
 
@@ -78,12 +87,17 @@ public sealed class BesideModel(FloraShelf shelf, LookBook book) : FloraPage(she
             Look = look;
             circumstances = LookQuestion.Of(kept.Content, Open.Flora).Question.Circumstances;
         }
+        (Region, Place) = (circumstances.Region, circumstances.Position);
         if (Taxa.Count < 2)
             return;
+        Maps = RangeMaps.Of(Taxa, Region);
         var separations = Open.Sieve.TellApart(Taxa, circumstances);
         Telling = [.. separations.Where(row => row.Bits >= Telltale)];
         Shared = [.. separations.Where(row => row.Bits < Telltale && row.Scores.All(score => score is not null))];
     }
+
+    /// <summary>The maps of one of the kinds.</summary>
+    public RangeMaps MapsOf(Taxon taxon) => new(Open.Flora, taxon, Region, Place, Maps);
 
     private static string? Amiss(string? unknown, int found)
     {

@@ -35,6 +35,9 @@ public sealed class PlantModel(FloraShelf shelf) : FloraPage(shelf)
 
     public IReadOnlyList<(string Label, string Css, SeasonWindow Window)> Calendar { get; private set; } = [];
 
+    /// <summary>Where it grows.</summary>
+    public RangeMaps Maps => new(Open.Flora, Taxon, null, null, RangeMaps.Of([Taxon], null));
+
     public int Edition => Open.Flora.About.Edition;
     public string WindowPlace => Open.Flora.WindowPlace(Taxon).Name;
 
