@@ -7,12 +7,16 @@ namespace VerdantSieve.Bench;
 /// right.</summary>
 internal static class Drafts
 {
-    public static int Run(string file, string? log)
+    public static int Run(string file, string? log, string? mended)
     {
         var flora = Shipped.Flora();
         var characters = SecondDraft
             .Read(File.ReadAllText(file), flora)
-            .Against(flora, log is null ? null : Settlement.Read(File.ReadAllText(log), flora));
+            .Against(
+                flora,
+                log is null ? null : Settlement.Read(File.ReadAllText(log), flora),
+                mended is null ? null : Mending.Read(File.ReadAllText(mended), flora)
+            );
         Console.WriteLine("| Character | taxa | κ | likeness | to be settled | of these cannot both be right |\n|---|---|---|---|---|---|");
         foreach (var one in characters)
             Console.WriteLine(

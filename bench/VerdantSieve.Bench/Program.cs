@@ -19,7 +19,7 @@ return args switch
     ["engine", .. var rest] => Run<EngineBenchmarks>(rest),
     ["world", .. var rest] => Run<WorldBenchmarks>(rest),
     ["quick", .. var rest] => Quick.Run(rest.Length > 0 ? int.Parse(rest[0]) : 60_000),
-    ["agreement", var file, .. var log] => Drafts.Run(file, log.FirstOrDefault()),
+    ["agreement", var file, .. var log] => Drafts.Run(file, log.FirstOrDefault(), log.Skip(1).FirstOrDefault()),
     ["exchange", .. var rest] => await Exchange.Run(rest.Length > 0 ? int.Parse(rest[0]) : 1000),
     ["people", .. var files] when files.Length > 0 => People.Run([.. files.Where(file => file != "--list")], files.Contains("--list")),
     ["recovery", .. var rest] => RecoveryTables.Run(rest.Length > 0 ? int.Parse(rest[0]) : 12, rest.Length > 1 ? rest[1] : null),

@@ -104,7 +104,7 @@ public class ShippedFloraTests
     public void Every_score_is_written_so_that_it_reads_back_the_same()
     {
         foreach (var taxon in ShippedFlora.Flora.Taxa)
-            foreach (var (id, score) in taxon.Scores)
+            foreach (var (id, score) in taxon.EnteredScores)
             {
                 var character = ShippedFlora.Flora.Character(id);
                 Assert.Equal(score, ScoreNotation.Parse(ScoreNotation.Format(taxon, character), character).Value);

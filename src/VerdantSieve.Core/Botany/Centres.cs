@@ -10,7 +10,7 @@ internal static class Centres
 {
     private static readonly FrozenDictionary<string, Position> All = Read(
         """
-        ASK 61 -150; YUK 62 -135; NWT 62 -116; NUN 64 -95; BRC 51 -122; ABT 53 -114
+        ASK 62 -150; YUK 62 -135; NWT 62 -116; NUN 64 -95; BRC 51 -122; ABT 53 -114
         SAS 52.5 -106; MAN 51 -98; ONT 45 -80; QUE 47 -72; LAB 53 -60; NFL 48.5 -56
         NBR 46.5 -66.5; NSC 45 -63; PEI 46.4 -63.2; WAS 47.4 -121.5; ORE 44.3 -122; CAL 37.5 -120.5
         NEV 39 -117; IDA 45 -115; MNT 47 -111; WYO 43 -108; UTA 39.5 -111.5; COL 39 -106

@@ -47,9 +47,16 @@ public sealed class SecondDraft
     /// <summary>Holds the draft against the flora, character by character.</summary>
     /// <param name="flora">The first draft, or what has become of it.</param>
     /// <param name="settled">What was settled since; the first draft’s score is then taken from there.</param>
-    public IReadOnlyList<CharacterAgreement> Against(Flora flora, IReadOnlyCollection<Settlement>? settled = null)
+    /// <param name="mended">What was changed after both drafts; what the flora said before is then taken from there.</param>
+    public IReadOnlyList<CharacterAgreement> Against(
+        Flora flora,
+        IReadOnlyCollection<Settlement>? settled = null,
+        IReadOnlyCollection<Mending>? mended = null
+    )
     {
-        var before = (settled ?? []).ToDictionary(row => (row.Taxon, row.Character.Id), row => row.First);
+        var before = (mended ?? []).ToDictionary(row => (row.Taxon, row.Character.Id), row => row.Before);
+        foreach (var row in settled ?? [])
+            before[(row.Taxon, row.Character.Id)] = row.First;
         return
         [
             .. flora
@@ -58,13 +65,14 @@ public sealed class SecondDraft
         ];
     }
 
-    private CharacterAgreement Against(Flora flora, Character character, Dictionary<(ScientificName, string), Score> before)
+    private CharacterAgreement Against(Flora flora, Character character, Dictionary<(ScientificName, string), Score?> before)
     {
         var both = (
             from row in rows
             where row.Scores.ContainsKey(character.Id)
-            let first = before.GetValueOrDefault((row.Taxon, character.Id))
-                ?? flora.FindTaxon(row.Taxon.Text)!.Score(character.Id)
+            let first = before.TryGetValue((row.Taxon, character.Id), out var was)
+                ? was
+                : flora.FindTaxon(row.Taxon.Text)!.Score(character.Id)
             where first is not null
             select (row.Taxon, First: first, Second: row.Scores[character.Id])
         ).ToArray();

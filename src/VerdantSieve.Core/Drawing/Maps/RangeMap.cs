@@ -28,7 +28,7 @@ public sealed class RangeMap
         (left, top) = (edge.Min(point => point.X), edge.Max(point => point.Y));
         scale = MapWidth / (edge.Max(point => point.X) - left);
         Height = (top - edge.Min(point => point.Y)) * scale;
-        Countries = [.. codes.Where(Outlines.ByCode.ContainsKey).Select(code => new MapCountry(code, PathOf(Outlines.ByCode[code])))];
+        Countries = [.. codes.Where(Outlines.ByCode.ContainsKey).Select(code => new MapCountry(code, Outlines.ByCode[code], PathOf(Outlines.ByCode[code])))];
     }
 
     private readonly record struct Corner(double Latitude, double Longitude);
@@ -126,5 +126,6 @@ public sealed class RangeMap
 
 /// <summary>A botanical country on a map.</summary>
 /// <param name="Code">Its level 3 code; a name in capitals for land that is only drawn.</param>
+/// <param name="Rings">Its parts, each as longitude and latitude in hundredths of a degree by turns.</param>
 /// <param name="Path">Its outline as the path data of SVG.</param>
-public sealed record MapCountry(string Code, string Path);
+public sealed record MapCountry(string Code, IReadOnlyList<IReadOnlyList<int>> Rings, string Path);
