@@ -22,6 +22,9 @@ public abstract record Character
     /// <summary>A short name for lists, for example "leaf margin".</summary>
     public required string Label { get; init; }
 
+    /// <summary>What else people call it.</summary>
+    public IReadOnlyList<string> Also { get; init; } = [];
+
     /// <summary>What the observer is asked.</summary>
     public required string Question { get; init; }
 

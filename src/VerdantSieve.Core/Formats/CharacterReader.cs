@@ -42,6 +42,7 @@ internal sealed class CharacterReader(List<Fault> faults)
         character = character with
         {
             HowToLook = entry.Text("how") ?? "",
+            Also = entry.List("also"),
             OnlyIf = entry.Text("if") is { } condition ? Condition.Parse(condition) : null,
             Contact = entry.Flag("contact"),
             OnlySupports = entry.Flag("supports"),

@@ -8,7 +8,10 @@ internal static class StateReader
     /// <summary>The states; null where they are at fault.</summary>
     public static IReadOnlyList<State>? Read(string id, EntryReader entry)
     {
-        State[] states = [.. entry.Pairs("states").Select(pair => StateOf(pair.Key, pair.Value))];
+        var words = entry.Pairs("words").ToDictionary(pair => pair.Key, pair => Words(pair.Value));
+        State[] states = [.. entry.Pairs("states").Select(pair => StateOf(pair.Key, pair.Value, words))];
+        foreach (var unknown in words.Keys.Except(states.Select(state => state.Id)))
+            entry.Fault("words", $"“words” names “{unknown}”, which is no state of {id}");
         // Known here even where nothing is said of them.
         foreach (var key in new[] { "confused", "within", "broader" })
             entry.Known(key);
@@ -19,11 +22,17 @@ internal static class StateReader
     }
 
     // "plain words | meaning"; either may be left out.
-    private static State StateOf(string id, string text)
+    private static State StateOf(string id, string text, Dictionary<string, string[]> words)
     {
         var halves = text.Split('|', 2, StringSplitOptions.TrimEntries);
-        return new State(id, halves[0].Length > 0 ? halves[0] : id.Replace('-', ' '), halves.Length > 1 ? halves[1] : "");
+        return new State(id, halves[0].Length > 0 ? halves[0] : id.Replace('-', ' '), halves.Length > 1 ? halves[1] : "")
+        {
+            Also = words.GetValueOrDefault(id, []),
+        };
     }
+
+    // “toothed like a saw, saw-edged”
+    private static string[] Words(string text) => text.Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries);
 
     /// <summary>Which states lie within which: “finer: broader, broader”.</summary>
     public static IReadOnlyDictionary<string, IReadOnlyList<string>> Within(string id, IReadOnlyList<State> states, EntryReader entry)

@@ -18,6 +18,7 @@ public sealed class OpenFlora
     private readonly FrozenDictionary<string, LogScale> scales;
     private readonly Likeness likeness;
     private readonly NameIndex names;
+    private readonly VocabularyIndex vocabulary;
     private readonly Lazy<Task<FloraReport>> report;
 
     // Worked out when first asked for; what comes of it is the same whoever asks.
@@ -35,6 +36,7 @@ public sealed class OpenFlora
         bySlug = flora.Taxa.ToFrozenDictionary(taxon => taxon.Name.Slug);
         likeness = new Likeness(flora);
         names = new NameIndex(flora);
+        vocabulary = new VocabularyIndex(flora.Vocabulary);
         Parts = [.. flora.Characters.GroupBy(character => character.Part).Select(group => new PlantPart(group.Key, [.. group]))];
         scales = flora
             .Characters.Select(character => (character.Id, Scale: ScaleOf(flora, character)))
@@ -101,17 +103,11 @@ public sealed class OpenFlora
     /// said.</summary>
     public (IReadOnlyList<Taxon> Taxa, bool Misspelt) FindTaxa(string words) => names.Find(words);
 
-    /// <summary>Characters whose label, question or states hold the words.</summary>
-    public IEnumerable<Character> FindCharacters(string words) =>
-        Flora.Characters.Where(character =>
-            Holds(words, character.Label) || Holds(words, character.Question) || StatesHold(words, character)
-        );
+    /// <summary>Characters and states that go by the words, best first.</summary>
+    public IReadOnlyList<VocabularyWord> FindWords(string words) => vocabulary.Find(words);
 
-    private static bool StatesHold(string words, Character character) =>
-        character is StateCharacter states && states.States.Any(state => Holds(words, state.Label) || Holds(words, state.Id));
-
-    private static bool Holds(string words, string text) =>
-        words.Split(' ', StringSplitOptions.RemoveEmptyEntries).All(word => text.Contains(word, StringComparison.OrdinalIgnoreCase));
+    /// <summary>Characters that go by the words themselves or by one of their states, best first.</summary>
+    public IEnumerable<Character> FindCharacters(string words) => FindWords(words).Select(word => word.Character).Distinct();
 
     private static LogScale? ScaleOf(Flora flora, Character character) =>
         LogScale.Over(

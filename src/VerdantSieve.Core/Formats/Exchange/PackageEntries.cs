@@ -15,7 +15,8 @@ internal static class PackageEntries
         ["missing-kinds"] = "missing-kinds",
     };
     private static readonly string[] Plain = ["id", "title", "edition"];
-    private const string Place = "place";
+    private const string Place = "place",
+        Keyed = "keyed";
 
     // What columns were called in packages written before they were renamed.
     private static readonly Dictionary<string, string> Renamed = new() { ["echo"] = "correlated" };
@@ -41,13 +42,16 @@ internal static class PackageEntries
         foreach (var row in rows)
             if (Plain.Contains(row["kind"]))
                 entry.With(row["kind"], new EntryValue.Text(row["text"]), row.Line);
-            else if (!Words.ContainsKey(row["kind"]) && row["kind"] != Place)
+            else if (!Words.ContainsKey(row["kind"]) && row["kind"] is not (Place or Keyed))
                 throw row.Unreadable(
-                    $"“{row["kind"]}” is no kind of row; it must be id, title, edition, place, genus, family, aggregate, near-alike or "
-                        + "missing-kinds"
+                    $"“{row["kind"]}” is no kind of row; it must be id, title, edition, place, genus, family, aggregate, near-alike, "
+                        + "missing-kinds or keyed"
                 );
         foreach (var (kind, key) in Words)
             entry.With(key, rows.Where(row => row["kind"] == kind).Select(row => (row["id"], row["text"])));
+        string[] keyed = [.. rows.Where(row => row["kind"] == Keyed).Select(row => row["id"])];
+        if (keyed.Length > 0)
+            entry.With(Keyed, keyed);
         var places = new Entry(entry.File, entry.Line);
         foreach (var row in rows.Where(row => row["kind"] == Place))
             (row["id"].Length == 0 ? entry : places).With(
@@ -76,7 +80,7 @@ internal static class PackageEntries
                 continue;
             if (PackageTables.CharacterPairs.Contains(key))
                 entry.With(key, new EntryValue.Map(Pairs(row, key, "one to a line: finer: broader")));
-            else if (key == "stages")
+            else if (key is "stages" or "also")
                 entry.With(key, new EntryValue.List(Listed(cell)));
             else
                 entry.With(key, cell);

@@ -56,10 +56,12 @@ internal static class PackageTables
         "stages",
         "within",
         "broader",
+        "also",
+        "words",
     ];
 
     /// <summary>Those of them that hold pairs, one to a line.</summary>
-    public static IReadOnlyList<string> CharacterPairs { get; } = ["within", "broader"];
+    public static IReadOnlyList<string> CharacterPairs { get; } = ["within", "broader", "words"];
 
     /// <summary>Parts of a list in one cell stand so apart.</summary>
     public const string ListMark = "; ";
@@ -69,7 +71,7 @@ internal static class PackageTables
             new(
                 About,
                 [
-                    ("kind", "id, title, edition, place, genus, family, aggregate, near-alike or missing-kinds"),
+                    ("kind", "id, title, edition, place, genus, family, aggregate, near-alike, missing-kinds or keyed"),
                     ("id", "id"),
                     ("text", "text"),
                     ("latitude", "latitude"),
@@ -137,6 +139,8 @@ internal static class PackageTables
         )
             foreach (var (id, text) in words)
                 yield return Row(kind, id, text);
+        foreach (var code in about.Keyed)
+            yield return Row("keyed", code, "");
 
         static Dictionary<string, string> Row(string kind, string id, string text) =>
             new()
@@ -181,6 +185,8 @@ internal static class PackageTables
             ["borne"] = character is SeasonCharacter season && season.Borne != Phenology.ShownInSeason ? Share(season.Borne) : "",
             ["stages"] = string.Join(ListMark, character.Stages.Select(stage => stage.Word())),
             ["within"] = Lines(states?.Within.Select(pair => (pair.Key, string.Join(", ", pair.Value)))),
+            ["also"] = string.Join(ListMark, character.Also),
+            ["words"] = Lines(states?.States.Where(state => state.Also.Count > 0).Select(state => (state.Id, string.Join(", ", state.Also)))),
             ["broader"] = Lines(states?.BroadWords.Select(word => (word.Id, $"{word.Label} | {string.Join(", ", word.States)}"))),
         };
     }

@@ -1,0 +1,54 @@
+namespace VerdantSieve.Core.Botany;
+
+/// <summary>Finds characters and their states by any of the words people say for them, forgiving of spelling.</summary>
+public sealed class VocabularyIndex
+{
+    private readonly (VocabularyWord Word, string[][] Names)[] words;
+
+    /// <summary>Reads the labels, ids and further words of a vocabulary.</summary>
+    public VocabularyIndex(Vocabulary vocabulary) => words = [.. vocabulary.Characters.SelectMany(Of)];
+
+    /// <summary>What answers to all of the words, best first: whole words before beginnings, beginnings before parts, and words spelt nearly
+    /// so only where nothing else is found. Empty where nothing comes near, or there are no words.</summary>
+    public IReadOnlyList<VocabularyWord> Find(string text)
+    {
+        var asked = WordMatch.Words(text);
+        if (asked.Length == 0)
+            return [];
+        var found = words
+            .Select(pair => (pair.Word, Rank: pair.Names.Min(name => WordMatch.Rank(asked, name)), Length: pair.Names.Min(name => Spare(asked, name))))
+            .Where(pair => pair.Rank < WordMatch.None)
+            .ToArray();
+        var wellSpelt = found.Any(pair => pair.Rank < WordMatch.Misspelt);
+        return
+        [
+            .. found
+                .Where(pair => !wellSpelt || pair.Rank < WordMatch.Misspelt)
+                .OrderBy(pair => pair.Rank)
+                .ThenBy(pair => pair.Length)
+                .ThenBy(pair => pair.Word.Character.Order)
+                .Select(pair => pair.Word),
+        ];
+    }
+
+    // By how many words the name says more than was asked; a name that does not answer says the most.
+    private static int Spare(string[] asked, string[] name) =>
+        WordMatch.Rank(asked, name) == WordMatch.None ? int.MaxValue : Math.Max(0, name.Length - asked.Length);
+
+    private static IEnumerable<(VocabularyWord, string[][])> Of(Character character)
+    {
+        yield return (new VocabularyWord(character, null), Names(character.Id, character.Label, character.Also));
+        foreach (var state in (character as StateCharacter)?.States ?? [])
+            yield return (new VocabularyWord(character, state), Names(state.Id, state.Label, state.Also));
+        foreach (var broad in (character as StateCharacter)?.BroadWords ?? [])
+            yield return (new VocabularyWord(character, null), Names(broad.Id, broad.Label, []));
+    }
+
+    private static string[][] Names(string id, string label, IReadOnlyList<string> also) =>
+        [.. also.Prepend(label).Prepend(id).Select(WordMatch.Words).Where(words => words.Length > 0)];
+}
+
+/// <summary>A character, or one of its states, that answers to words.</summary>
+/// <param name="Character">The character.</param>
+/// <param name="State">The state; null where the words are the character's own.</param>
+public sealed record VocabularyWord(Character Character, State? State);
