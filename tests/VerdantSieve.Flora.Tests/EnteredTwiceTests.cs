@@ -52,8 +52,7 @@ public class EnteredTwiceTests
             Mended.Where(row => Says(row.Taxon, row.Character) != row.After).Select(row => $"{row.Taxon}, {row.Character.Id}")
         );
 
-        static Score? Says(ScientificName taxon, Character character) =>
-            ShippedFlora.Flora.FindTaxon(taxon.Text)!.Score(character.Id);
+        static Score? Says(ScientificName taxon, Character character) => ShippedFlora.Flora.FindTaxon(taxon.Text)!.Score(character.Id);
     }
 
     [Fact]

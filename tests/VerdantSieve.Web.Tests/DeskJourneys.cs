@@ -17,11 +17,11 @@ public class DeskJourneys(Application application)
         var (other, address) = await application.StartAnother();
         using var elsewhere = new HttpClient { BaseAddress = address };
         string Served() => elsewhere.GetStringAsync("/plant/betula-lenta").Result;
-        Assert.DoesNotContain("27.5", Served());
+        Assert.DoesNotContain("(–27.5)", Served());
 
         using var browser = application.Open();
         browser.Go("/plant/betula-lenta");
-        Assert.DoesNotContain("27.5", browser.Text("main"));
+        Assert.DoesNotContain("(–27.5)", browser.Text("main"));
         browser.Click("a[href='/desk/taxon/betula-lenta']");
         SignIn(browser, "mara");
         browser.Await(() => browser.At == "/desk/taxon/betula-lenta", "signing in did not lead back");
@@ -44,7 +44,7 @@ public class DeskJourneys(Application application)
         browser.Find("input[name=why]").SendKeys("measured in the test");
         browser.Click(".keep .button");
         browser.Await(() => browser.At.StartsWith("/desk/history"), "it was not kept");
-        browser.Await(() => Served().Contains("27.5"), "the other process never heard of it");
+        browser.Await(() => Served().Contains("(–27.5)"), "the other process never heard of it");
         Assert.Contains("measured in the test", browser.Text(".change"));
         Assert.Contains("Mara Quillfeather", browser.Text(".change"));
         browser.Go("/plant/betula-lenta");
@@ -56,11 +56,11 @@ public class DeskJourneys(Application application)
         browser.Click(".change form button");
         browser.Await(() => browser.Text("main").Contains("Took back: measured in the test"), "it was not taken back");
         Assert.Contains("taken back since", browser.Text("main"));
-        browser.Await(() => !Served().Contains("27.5"), "the other process never heard that it was taken back");
+        browser.Await(() => !Served().Contains("(–27.5)"), "the other process never heard that it was taken back");
         other.Kill(entireProcessTree: true);
         await other.WaitForExitAsync();
         browser.Go("/plant/betula-lenta");
-        Assert.DoesNotContain("27.5", browser.Text("main"));
+        Assert.DoesNotContain("(–27.5)", browser.Text("main"));
         browser.Go("/desk");
         Assert.Contains("The flora in use is what its files say", browser.Text("main"));
     }
@@ -271,7 +271,7 @@ public class DeskJourneys(Application application)
         // Its kinds, and no others, with addresses that can be shared.
         browser.Click("a[href='/plants?flora=test-oaks']");
         browser.Await(() => browser.At == "/plants?flora=test-oaks", "its kinds can’t be browsed");
-        Assert.Contains("Oaks of the Lantern Hills: 43 kinds", browser.Text(".sentence"));
+        Assert.Contains("Oaks of the Lantern Hills: 44 kinds", browser.Text(".sentence"));
         browser.Go("/plants?flora=test-oaks&find=Acer");
         Assert.Contains("No plant here goes by “Acer”", browser.Text("main"));
         Assert.Equal(

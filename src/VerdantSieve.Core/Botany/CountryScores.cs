@@ -30,6 +30,8 @@ public static class CountryScores
     private static StateScore Planted(StateScore home) =>
         new([
             new StateFrequency(CharacterIds.PlantedThere, Frequency.Usual),
-            .. home.States.Where(state => state.State != CharacterIds.PlantedThere).Select(state => state with { Frequency = Frequency.Rare }),
+            .. home
+                .States.Where(state => state.State != CharacterIds.PlantedThere)
+                .Select(state => state with { Frequency = Frequency.Rare }),
         ]);
 }

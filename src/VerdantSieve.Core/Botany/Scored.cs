@@ -21,7 +21,8 @@ public sealed class Scored
     /// <summary>Whether a score can stand for a character: it is of the character's kind and names states that there are.</summary>
     public static bool Fits(Character character, Score score) =>
         character.Match(
-            states: own => score is StateScore shown && shown.Elsewhere.Values.Concat(shown.ByCountry.Values).Prepend(shown).All(at => AreOf(own, at)),
+            states: own =>
+                score is StateScore shown && shown.Elsewhere.Values.Concat(shown.ByCountry.Values).Prepend(shown).All(at => AreOf(own, at)),
             count: _ => score is RangeScore,
             measure: _ => score is RangeScore,
             presence: _ => score is PresenceScore,

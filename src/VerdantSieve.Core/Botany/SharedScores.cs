@@ -10,8 +10,7 @@ public sealed record SharedScores(string? Genus, string? Group, IReadOnlyDiction
     public ScoreBasis Basis => Genus is null ? ScoreBasis.Default : ScoreBasis.Shared;
 
     /// <summary>Whether they hold for a taxon.</summary>
-    public bool HoldFor(Taxon taxon) =>
-        Genus is null || Genus == taxon.Name.Genus && (Group is null || Group == taxon.Group);
+    public bool HoldFor(Taxon taxon) => Genus is null || Genus == taxon.Name.Genus && (Group is null || Group == taxon.Group);
 
     /// <summary>The taxa, each with the scores that it shares and does not have of its own. What the nearer group says goes before what the
     /// genus says, and both before what is taken as given; what cannot apply to a taxon is left out.</summary>

@@ -116,10 +116,8 @@ public sealed record Taxon(ScientificName Name)
         }
     } = NothingShared;
 
-    internal static readonly IReadOnlyDictionary<string, (Score Score, ScoreBasis Basis)> NothingShared = new Dictionary<
-        string,
-        (Score Score, ScoreBasis Basis)
-    >();
+    internal static readonly IReadOnlyDictionary<string, (Score Score, ScoreBasis Basis)> NothingShared =
+        new Dictionary<string, (Score Score, ScoreBasis Basis)>();
 
     /// <summary>What is unsure of single scores, or where they are from, in words by character id.</summary>
     public IReadOnlyDictionary<string, string> Notes { get; init; } = new Dictionary<string, string>();

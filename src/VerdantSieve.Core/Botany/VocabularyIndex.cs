@@ -8,7 +8,8 @@ public sealed class VocabularyIndex
     /// <summary>Reads the labels, ids and further words of a vocabulary.</summary>
     public VocabularyIndex(Vocabulary vocabulary) => words = [.. vocabulary.Characters.SelectMany(Of)];
 
-    /// <summary>What answers to all of the words, best first: whole words before beginnings, beginnings before parts, and words spelt nearly
+    /// <summary>What answers to all of the words, best first: whole words before beginnings, beginnings before parts, and words spelt
+    /// nearly
     /// so only where nothing else is found. Empty where nothing comes near, or there are no words.</summary>
     public IReadOnlyList<VocabularyWord> Find(string text)
     {
@@ -16,7 +17,9 @@ public sealed class VocabularyIndex
         if (asked.Length == 0)
             return [];
         var found = words
-            .Select(pair => (pair.Word, Rank: pair.Names.Min(name => WordMatch.Rank(asked, name)), Length: pair.Names.Min(name => Spare(asked, name))))
+            .Select(pair =>
+                (pair.Word, Rank: pair.Names.Min(name => WordMatch.Rank(asked, name)), Length: pair.Names.Min(name => Spare(asked, name)))
+            )
             .Where(pair => pair.Rank < WordMatch.None)
             .ToArray();
         var wellSpelt = found.Any(pair => pair.Rank < WordMatch.Misspelt);

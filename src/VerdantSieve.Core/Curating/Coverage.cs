@@ -13,7 +13,8 @@ public sealed record Coverage(string Country, IReadOnlyDictionary<Occurrence, IR
         var standing = flora.Taxa.ToLookup(taxon => flora.OccurrenceOf(taxon, country));
         return new(
             country,
-            Enum.GetValues<Occurrence>().ToDictionary(occurrence => occurrence, occurrence => (IReadOnlyList<Taxon>)[.. standing[occurrence]])
+            Enum.GetValues<Occurrence>()
+                .ToDictionary(occurrence => occurrence, occurrence => (IReadOnlyList<Taxon>)[.. standing[occurrence]])
         );
     }
 

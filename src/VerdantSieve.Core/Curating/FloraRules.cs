@@ -7,7 +7,8 @@ internal static class FloraRules
 {
     private const int FewestNeighbours = 3;
 
-    /// <summary>Keyed countries of which a taxon says nothing, and others that it lacks though it is native to all their neighbours.</summary>
+    /// <summary>Keyed countries of which a taxon says nothing, and others that it lacks though it is native to all their
+    /// neighbours.</summary>
     public static IEnumerable<Finding> NotLooked(Flora flora, IEnumerable<Taxon> taxa)
     {
         foreach (var taxon in taxa)

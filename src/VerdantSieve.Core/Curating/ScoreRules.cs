@@ -31,8 +31,7 @@ internal static partial class ScoreRules
         from taxon in taxa
         where taxon.Distribution.Native.Count > 0
         let habitat = taxon.Score(CharacterIds.Habitat) as StateScore
-        where
-            !taxon.Settings.Contains(Setting.Wild) || habitat is not null && habitat.States.All(s => s.State == CharacterIds.PlantedThere)
+        where !taxon.Settings.Contains(Setting.Wild) || habitat is not null && habitat.States.All(s => s.State == CharacterIds.PlantedThere)
         select Of(FindingKind.NativeNeverWild, taxon, CharacterIds.Habitat, $"{taxon.Name} is native, and yet never said to grow wild.");
 
     /// <summary>Fleshy fruit is green before it is ripe, and that is seen for longer than the ripe fruit.</summary>
@@ -70,7 +69,8 @@ internal static partial class ScoreRules
                    FindingKind.SameWindowElsewhere,
                    taxon,
                    CharacterIds.Flowering,
-                   $"{taxon.Name} flowers {window} in {flora.WindowPlace(taxon).Name}, as {copied.Name} does in {flora.WindowPlace(copied).Name}."
+                   $"{taxon.Name} flowers {window} in {flora.WindowPlace(taxon).Name}, "
+                          + $"as {copied.Name} does in {flora.WindowPlace(copied).Name}."
                );
     }
 
@@ -109,7 +109,8 @@ internal static partial class ScoreRules
 
     // Colours that people do not part.
     private static bool Alike(string one, string other) =>
-        one.Contains(other, StringComparison.Ordinal) || (one, other) is ("black", "dark") or ("dark", "black") or ("cream", "white") or ("purple", "black");
+        one.Contains(other, StringComparison.Ordinal)
+        || (one, other) is ("black", "dark") or ("dark", "black") or ("cream", "white") or ("purple", "black");
 
     private static readonly Dictionary<string, string> Coloured = new(StringComparer.OrdinalIgnoreCase)
     {
@@ -119,7 +120,10 @@ internal static partial class ScoreRules
         ["bark"] = "bark-colour",
     };
 
-    [GeneratedRegex(@"\b(?<colour>red|yellow|green|brown|black|white|grey|orange|pink|purple)\s(?<thing>twigs?|buds?|flowers?|bark)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(
+        @"\b(?<colour>red|yellow|green|brown|black|white|grey|orange|pink|purple)\s(?<thing>twigs?|buds?|flowers?|bark)\b",
+        RegexOptions.IgnoreCase
+    )]
     private static partial Regex ColourOf();
 
     // A note on the score says that somebody has looked.

@@ -156,7 +156,10 @@ public sealed class FloraReader
             else if (Blocks.Of(place) is { Count: > 0 } block)
                 codes.AddRange(block);
             else
-                map.Fault(key, $"“{place}” under “{key}” is neither a level 3 code nor one of the blocks {string.Join(", ", Blocks.Names)}");
+                map.Fault(
+                    key,
+                    $"“{place}” under “{key}” is neither a level 3 code nor one of the blocks {string.Join(", ", Blocks.Names)}"
+                );
         return [.. codes.Distinct()];
     }
 

@@ -15,12 +15,7 @@ internal static class RangeNotation
 
     /// <summary>The keys of the lists, and what each says of its countries.</summary>
     public static IReadOnlyList<(string Key, Occurrence Occurrence)> Lists { get; } =
-    [
-        ("native", Occurrence.Native),
-        ("run-wild", Occurrence.RunWild),
-        ("planted", Occurrence.Planted),
-        ("absent", Occurrence.Absent),
-    ];
+    [("native", Occurrence.Native), ("run-wild", Occurrence.RunWild), ("planted", Occurrence.Planted), ("absent", Occurrence.Absent)];
 
     // How files said it before what has run wild and what is no more than planted were told apart.
     private static readonly (string Key, Occurrence Occurrence) Brought = ("introduced", Occurrence.RunWild);
@@ -115,6 +110,5 @@ internal static class RangeNotation
             Occurrence.NotLooked => [],
         };
 
-    private static Abundance? LocalOf(Distribution range, string code) =>
-        range.Local.TryGetValue(code, out var local) ? local : null;
+    private static Abundance? LocalOf(Distribution range, string code) => range.Local.TryGetValue(code, out var local) ? local : null;
 }

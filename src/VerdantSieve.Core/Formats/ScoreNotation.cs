@@ -130,7 +130,10 @@ public static partial class ScoreNotation
             }
             // People write limbs as well as limb.
             if (!EnumWords.TryRead<PlantPlace>(at, out var place) && !EnumWords.TryRead(at.TrimEnd('s'), out place))
-                return Wrong(text, $"“{at}” is neither a country’s code nor a place on a plant, which are {string.Join(", ", EnumWords.All<PlantPlace>())}");
+                return Wrong(
+                    text,
+                    $"“{at}” is neither a country’s code nor a place on a plant, which are {string.Join(", ", EnumWords.All<PlantPlace>())}"
+                );
             var there = Shown(shown, character);
             if (!there.Has(out var thereShown))
                 return Outcome.Faulty<Score>(there.Faults);

@@ -37,8 +37,8 @@ internal static class TaxonFields
         RangeList(Occurrence.Native, (entry, taxon) => taxon with { Distribution = RangeNotation.Read(entry) }) with
         {
             Description =
-                "level 3 codes of the World Geographical Scheme or blocks of them, parted by semicolons; each may be followed by how common "
-                + "it is there",
+                "level 3 codes of the World Geographical Scheme or blocks of them, parted by semicolons; each may be followed by "
+                + "how common it is there",
         },
         RangeList(Occurrence.RunWild),
         RangeList(Occurrence.Planted),

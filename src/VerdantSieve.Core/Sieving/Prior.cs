@@ -62,10 +62,7 @@ public static class Prior
     private static double[] In(string region, Flora flora, Setting? setting)
     {
         var borders = Regions.BordersFrom(region);
-        return
-        [
-            .. flora.Taxa.Select(taxon => ByRange(taxon, flora, region, borders, setting) * OfParents(taxon, flora, region)),
-        ];
+        return [.. flora.Taxa.Select(taxon => ByRange(taxon, flora, region, borders, setting) * OfParents(taxon, flora, region))];
     }
 
     // The mean over the countries the flora knows well, each as likely as it has taxa: a kind at home in thirty of them is met oftener than
@@ -92,13 +89,7 @@ public static class Prior
     private static double BySetting(Taxon taxon, Setting? setting) =>
         setting is { } here && !taxon.Settings.Contains(here) ? WrongSetting : 1;
 
-    private static double ByRange(
-        Taxon taxon,
-        Flora flora,
-        string region,
-        IReadOnlyDictionary<string, int> borders,
-        Setting? setting
-    )
+    private static double ByRange(Taxon taxon, Flora flora, string region, IReadOnlyDictionary<string, int> borders, Setting? setting)
     {
         var occurrence = flora.OccurrenceOf(taxon, region);
         var chance = occurrence switch
@@ -133,7 +124,8 @@ public static class Prior
         return nearest < ByBorders.Length ? ByBorders[nearest] : Elsewhere;
     }
 
-    // A hybrid that was brought or planted is as common as is said of it. One that arises where its parents meet is rarer than they are, and
+    // A hybrid that was brought or planted is as common as is said of it. One that arises where its parents meet is rarer than they are,
+    // and
     // not to be looked for where they do not.
     private static double OfParents(Taxon taxon, Flora flora, string? region)
     {

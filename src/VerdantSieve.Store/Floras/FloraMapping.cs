@@ -51,7 +51,11 @@ internal static class FloraMapping
         );
 
     private static SharedScores Shared(SharedText text, Vocabulary vocabulary) =>
-        new(text.Genus, text.Group, text.Scores.ToDictionary(pair => pair.Key, pair => Score(pair.Value, text.Genus, vocabulary[pair.Key])));
+        new(
+            text.Genus,
+            text.Group,
+            text.Scores.ToDictionary(pair => pair.Key, pair => Score(pair.Value, text.Genus, vocabulary[pair.Key]))
+        );
 
     public static FloraAbout About(FloraRow row, Vocabulary vocabulary) =>
         new(row.Id, row.Title)
@@ -90,7 +94,10 @@ internal static class FloraMapping
     public static Taxon Taxon(TaxonRow row, IEnumerable<ScoreRow> scores, Vocabulary vocabulary) =>
         Read<Taxon>(row.Definition) with
         {
-            OwnScores = scores.ToDictionary(score => score.CharacterId, score => Score(score.Notation, score.TaxonName, vocabulary[score.CharacterId])),
+            OwnScores = scores.ToDictionary(
+                score => score.CharacterId,
+                score => Score(score.Notation, score.TaxonName, vocabulary[score.CharacterId])
+            ),
         };
 
     /// <summary>What the flora itself says of a taxon: what a hybrid takes from its parents is not stored, but worked out when the flora is

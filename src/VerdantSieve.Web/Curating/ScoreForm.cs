@@ -66,7 +66,8 @@ public sealed record ScoreForm(Character Character, IReadOnlyDictionary<string, 
         after.Match<Score>(
             states: shown => before is StateScore was ? shown with { Elsewhere = was.Elsewhere, ByCountry = was.ByCountry } : shown,
             range: range => range,
-            presence: presence => presence.When is null && before is PresenceScore { When: { } on } ? presence with { When = on } : presence,
+            presence: presence =>
+                presence.When is null && before is PresenceScore { When: { } on } ? presence with { When = on } : presence,
             season: season => before is SeasonScore was ? season with { Borne = was.Borne } : season
         );
 

@@ -29,15 +29,22 @@ public sealed record RangeMaps(Flora Flora, Taxon Taxon, string? Region, Positio
     /// <summary>What a map shows, in words.</summary>
     public string Words(RangeMap map)
     {
-        string[] parts = [.. Said(map, Occurrence.Native, "native to"), .. Said(map, Occurrence.RunWild, "run wild in"), .. Said(map, Occurrence.Planted, "planted in")];
-        return $"{Taxon.CommonName} in {map.Name}: {(parts.Length == 0 ? "known from none of the countries shown" : string.Join("; ", parts))}.";
+        string[] parts =
+        [
+            .. Said(map, Occurrence.Native, "native to"),
+            .. Said(map, Occurrence.RunWild, "run wild in"),
+            .. Said(map, Occurrence.Planted, "planted in"),
+        ];
+        var said = parts.Length == 0 ? "known from none of the countries shown" : string.Join("; ", parts);
+        return $"{Taxon.CommonName} in {map.Name}: {said}.";
     }
 
     private IEnumerable<string> Said(RangeMap map, Occurrence occurrence, string words)
     {
         string[] names =
         [
-            .. map.Countries.Where(country => Flora.OccurrenceOf(Taxon, country.Code) == occurrence && Regions.Exists(country.Code))
+            .. map
+                .Countries.Where(country => Flora.OccurrenceOf(Taxon, country.Code) == occurrence && Regions.Exists(country.Code))
                 .Select(country => Regions.Name(country.Code))
                 .Order(StringComparer.Ordinal),
         ];
@@ -53,8 +60,9 @@ public sealed record RangeMaps(Flora Flora, Taxon Taxon, string? Region, Positio
         Taxon[] here = [.. taxa.Where(taxon => taxon.Distribution.Includes(region))];
         if (here.Length == taxa.Count)
             return "";
-        return here.Length == 0
-            ? $"None of them is known from {Regions.Name(region)}."
-            : $"Of these only {Wording.Join([.. here.Select(taxon => taxon.CommonName)], "and")} {(here.Length == 1 ? "is" : "are")} known from {Regions.Name(region)}.";
+        if (here.Length == 0)
+            return $"None of them is known from {Regions.Name(region)}.";
+        var names = Wording.Join([.. here.Select(taxon => taxon.CommonName)], "and");
+        return $"Of these only {names} {(here.Length == 1 ? "is" : "are")} known from {Regions.Name(region)}.";
     }
 }

@@ -108,7 +108,8 @@ public class SharedScoresTests
         """
         whole:
           foliage: {kind: nominal, label: foliage, question: "?", says: "{} foliage", states: {broad: broad |, needle: needle |}}
-          lobe-tip: {kind: nominal, if: foliage=broad, label: tip, question: "?", says: "{}", states: {rounded: rounded |, bristle: bristle |, blunt: blunt |}}
+          lobe-tip:
+            {kind: nominal, if: foliage=broad, label: tip, question: "?", states: {rounded: rounded |, bristle: bristle |, blunt: blunt |}}
           pith: {kind: nominal, label: pith, question: "?", says: "{}", states: {solid: solid |, hollow: hollow |}}
           aerial-roots: {kind: presence, label: roots, question: "?", says: roots}
           bark: {kind: nominal, label: bark, question: "?", says: "{}", states: {grey: grey |, red: red |}}

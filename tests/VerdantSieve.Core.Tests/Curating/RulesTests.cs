@@ -143,7 +143,13 @@ public class RulesTests
     [InlineData(null, "1 Apr – 1 May", 0)]
     public void A_window_copied_from_a_congener_of_another_place(string? place, string window, int times)
     {
-        var character = new SeasonCharacter("flowering") { Part = "flower", Label = "flowering", Question = "?", Phrase = "flowers" };
+        var character = new SeasonCharacter("flowering")
+        {
+            Part = "flower",
+            Label = "flowering",
+            Question = "?",
+            Phrase = "flowers",
+        };
         var made = new MadeFlora().Taxon("Aus primus", "").Taxon("Aus secundus", "");
         Taxon Flowering(Taxon taxon, string when, string? at) =>
             taxon with
@@ -152,7 +158,10 @@ public class RulesTests
                 OwnScores = new Dictionary<string, Score> { ["flowering"] = new SeasonScore(SeasonWindow.Parse(when).Value) },
             };
         var flora = new Flora(
-            new FloraAbout("made", "Made") { Places = new Dictionary<string, Place> { ["north"] = new("the north", new Position(55.5, -122.7, 60)) } },
+            new FloraAbout("made", "Made")
+            {
+                Places = new Dictionary<string, Place> { ["north"] = new("the north", new Position(55.5, -122.7, 60)) },
+            },
             [character],
             [Flowering(made.Flora.Taxa[0], "1 Apr – 1 May", null), Flowering(made.Flora.Taxa[1], window, place)]
         );
@@ -165,12 +174,13 @@ public class RulesTests
         var made = Two("leafy none", "stipules", "stipules: leafy", "stipules: none").Taxon("Aus tertius", "stipules: none");
         OnlyFirst(made, FindingKind.UnlikeItsGenus, "stipules");
         var noted = Two(
-            "leafy none",
-            "stipules",
-            "stipules: leafy",
-            "stipules: none",
-            t => t with { Notes = new Dictionary<string, string> { ["stipules"] = "looked at" } }
-        ).Taxon("Aus tertius", "stipules: none");
+                "leafy none",
+                "stipules",
+                "stipules: leafy",
+                "stipules: none",
+                t => t with { Notes = new Dictionary<string, string> { ["stipules"] = "looked at" } }
+            )
+            .Taxon("Aus tertius", "stipules: none");
         Assert.Equal("looked at", Assert.Single(Found(noted, FindingKind.UnlikeItsGenus)).Explained);
         Assert.Empty(
             Found(

@@ -54,7 +54,10 @@ public class RangeMapTests
         {
             var (x, y, inside) = (place.Longitude * 100, place.Latitude * 100, false);
             for (int i = 0, j = ring.Count - 2; i < ring.Count; j = i, i += 2)
-                if (ring[i + 1] > y != ring[j + 1] > y && x < (ring[j] - ring[i]) * (y - ring[i + 1]) / (ring[j + 1] - ring[i + 1]) + ring[i])
+                if (
+                    ring[i + 1] > y != ring[j + 1] > y
+                    && x < (ring[j] - ring[i]) * (y - ring[i + 1]) / (ring[j + 1] - ring[i + 1]) + ring[i]
+                )
                     inside = !inside;
             return inside;
         }
@@ -68,7 +71,10 @@ public class RangeMapTests
             .. Blocks.Names.Where(name => name.EndsWith("-usa", StringComparison.Ordinal) || name is "eastern-canada" or "western-canada"),
         ];
         Assert.All(blocks.SelectMany(Blocks.Of), code => Assert.True(RangeMap.America.Shows(code), code));
-        Assert.All(new[] { "northern-europe", "middle-europe" }.SelectMany(Blocks.Of), code => Assert.True(RangeMap.Europe.Shows(code), code));
+        Assert.All(
+            new[] { "northern-europe", "middle-europe" }.SelectMany(Blocks.Of),
+            code => Assert.True(RangeMap.Europe.Shows(code), code)
+        );
         var (maine, florida, oregon) = (At("MAI"), At("FLA"), At("ORE"));
         Assert.True(maine.Y < florida.Y);
         Assert.True(oregon.X < maine.X);

@@ -39,7 +39,12 @@ public class RangeNotationTests
     [Fact]
     public void What_is_written_is_short_and_reads_back_the_same()
     {
-        var range = new Distribution(["CNT", "MAI", "MAS", "NWH", "NWJ", "NWY", "OHI", "PEN", "RHO", "VER", "WVA", "MIC"], ["GRB"], ["FRA"], ["TEX"])
+        var range = new Distribution(
+            ["CNT", "MAI", "MAS", "NWH", "NWJ", "NWY", "OHI", "PEN", "RHO", "VER", "WVA", "MIC"],
+            ["GRB"],
+            ["FRA"],
+            ["TEX"]
+        )
         {
             Local = new Dictionary<string, Abundance> { ["OHI"] = Abundance.Scarce, ["FRA"] = Abundance.Common },
             Looked = true,
@@ -51,7 +56,10 @@ public class RangeNotationTests
         Assert.Contains("run-wild: [GRB]", written);
         Assert.Contains("planted: [FRA common]", written);
         Assert.Contains("absent: [TEX]", written);
-        Assert.Equal(range, FloraReader.ReadTaxon(new SourceFile("taxa/Quercus/garryana.yaml", written), SmallFlora.Flora).Value.Distribution);
+        Assert.Equal(
+            range,
+            FloraReader.ReadTaxon(new SourceFile("taxa/Quercus/garryana.yaml", written), SmallFlora.Flora).Value.Distribution
+        );
     }
 
     [Fact]

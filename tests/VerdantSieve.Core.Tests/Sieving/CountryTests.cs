@@ -53,9 +53,17 @@ public class CountryTests
     [Fact]
     public void A_planted_hybrid_is_as_common_as_is_said_and_a_wild_one_rarer_than_its_parents()
     {
-        var hybrid = Stands(new Distribution([], [], ["GRB"]), new Distribution(["GRB"], []), aus => aus with { HybridOf = ["Aus secundus", "Aus tertius"] });
+        var hybrid = Stands(
+            new Distribution([], [], ["GRB"]),
+            new Distribution(["GRB"], []),
+            aus => aus with { HybridOf = ["Aus secundus", "Aus tertius"] }
+        );
         Assert.Equal(1, Share(hybrid.Sieve(), "GRB", Setting.Planted), 2);
-        var wild = Stands(new Distribution(["GRB"], []), new Distribution(["GRB"], []), aus => aus with { HybridOf = ["Aus secundus", "Aus tertius"] });
+        var wild = Stands(
+            new Distribution(["GRB"], []),
+            new Distribution(["GRB"], []),
+            aus => aus with { HybridOf = ["Aus secundus", "Aus tertius"] }
+        );
         Assert.True(Share(wild.Sieve(), "GRB", Setting.Planted) < 0.2);
     }
 

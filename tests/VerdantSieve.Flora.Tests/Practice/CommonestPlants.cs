@@ -32,7 +32,8 @@ public class CommonestPlants
         "ONT",
         "Acer saccharum, Acer rubrum, Acer negundo, Acer platanoides, Betula papyrifera, Betula alleghaniensis, Fagus grandifolia, "
             + "Fraxinus pennsylvanica, Fraxinus americana, Quercus rubra, Quercus macrocarpa, Quercus alba, Populus tremuloides, "
-            + "Populus balsamifera, Populus deltoides, Populus grandidentata, Tilia americana, Ulmus americana, Ulmus pumila, Prunus serotina, "
+            + "Populus balsamifera, Populus deltoides, Populus grandidentata, Tilia americana, Ulmus americana, "
+            + "Ulmus pumila, Prunus serotina, "
             + "Prunus virginiana, Juglans nigra, Tsuga canadensis, Pinus strobus, Pinus resinosa, Pinus banksiana, Pinus sylvestris, "
             + "Picea glauca, Picea mariana, Abies balsamea, Thuja occidentalis, Larix laricina, Rhamnus cathartica, Cornus sericea, "
             + "Rhus typhina, Salix nigra, Corylus cornuta",
@@ -54,13 +55,15 @@ public class CommonestPlants
             + "Quercus shumardii, Quercus muehlenbergii, Quercus macrocarpa, Prosopis glandulosa, Juniperus ashei, Juniperus virginiana, "
             + "Ulmus crassifolia, Ulmus americana, Celtis laevigata, Carya illinoinensis, Diospyros texana, Diospyros virginiana, "
             + "Sapindus drummondii, Maclura pomifera, Ilex vomitoria, Ilex decidua, Rhus lanceolata, Rhus copallinum, Rhus virens, "
-            + "Berberis trifoliolata, Dermatophyllum secundiflorum, Pinus taeda, Pinus echinata, Liquidambar styraciflua, Taxodium distichum, "
+            + "Berberis trifoliolata, Dermatophyllum secundiflorum, Pinus taeda, Pinus echinata, "
+            + "Liquidambar styraciflua, Taxodium distichum, "
             + "Platanus occidentalis, Salix nigra, Toxicodendron radicans, Cercis canadensis, Melia azedarach, Ligustrum lucidum",
         "Lagerstroemia indica, Photinia × fraseri"
     )]
     [InlineData(
         "ORE",
-        "Pseudotsuga menziesii, Tsuga heterophylla, Thuja plicata, Picea sitchensis, Abies grandis, Pinus ponderosa, Pinus contorta var. contorta, "
+        "Pseudotsuga menziesii, Tsuga heterophylla, Thuja plicata, Picea sitchensis, Abies grandis, "
+            + "Pinus ponderosa, Pinus contorta var. contorta, "
             + "Taxus brevifolia, Calocedrus decurrens, Juniperus occidentalis, Acer macrophyllum, Acer circinatum, Alnus rubra, "
             + "Populus trichocarpa, Fraxinus latifolia, Quercus garryana, Arbutus menziesii, Cornus nuttallii, Cornus sericea, "
             + "Corylus cornuta, Crataegus monogyna, Crataegus gaylussacia, Frangula purshiana, Oemleria cerasiformis, Prunus emarginata, "
@@ -72,8 +75,10 @@ public class CommonestPlants
         "GRB",
         "Crataegus monogyna, Fraxinus excelsior, Quercus robur, Quercus petraea, Acer pseudoplatanus, Acer campestre, Acer platanoides, "
             + "Betula pendula, Betula pubescens, Fagus sylvatica, Carpinus betulus, Corylus avellana, Alnus glutinosa, Salix caprea, "
-            + "Salix cinerea, Salix fragilis, Prunus spinosa, Prunus avium, Sambucus nigra, Ilex aquifolium, Hedera helix, Sorbus aucuparia, "
-            + "Rosa canina, Rubus fruticosus agg., Lonicera periclymenum, Ligustrum vulgare, Cornus sanguinea, Ulmus glabra, Taxus baccata, "
+            + "Salix cinerea, Salix fragilis, Prunus spinosa, Prunus avium, Sambucus nigra, Ilex aquifolium, "
+            + "Hedera helix, Sorbus aucuparia, "
+            + "Rosa canina, Rubus fruticosus agg., Lonicera periclymenum, Ligustrum vulgare, Cornus sanguinea, "
+            + "Ulmus glabra, Taxus baccata, "
             + "Pinus sylvestris, Picea sitchensis, Larix decidua, Aesculus hippocastanum, Tilia × europaea, Buddleja davidii, "
             + "Ulex europaeus, Platanus × hispanica, Prunus laurocerasus",
         "Magnolia × soulangeana, Photinia × fraseri"

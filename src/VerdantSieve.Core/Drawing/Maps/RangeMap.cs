@@ -22,13 +22,19 @@ public sealed class RangeMap
 
     private RangeMap(string id, string name, AlbersProjection projection, Corner southWest, Corner northEast, string[] codes)
     {
-        (Id, Name, this.projection) = (id, name, projection);
+        (Id, Name) = (id, name);
+        this.projection = projection;
         // The frame is what the corners and the middles of the edges take up.
         Point[] edge = [.. Edge(southWest, northEast).Select(corner => projection.Project(corner.Latitude, corner.Longitude))];
         (left, top) = (edge.Min(point => point.X), edge.Max(point => point.Y));
         scale = MapWidth / (edge.Max(point => point.X) - left);
         Height = (top - edge.Min(point => point.Y)) * scale;
-        Countries = [.. codes.Where(Outlines.ByCode.ContainsKey).Select(code => new MapCountry(code, Outlines.ByCode[code], PathOf(Outlines.ByCode[code])))];
+        Countries =
+        [
+            .. codes
+                .Where(Outlines.ByCode.ContainsKey)
+                .Select(code => new MapCountry(code, Outlines.ByCode[code], PathOf(Outlines.ByCode[code]))),
+        ];
     }
 
     private readonly record struct Corner(double Latitude, double Longitude);
@@ -42,7 +48,9 @@ public sealed class RangeMap
             new Corner(25, -121),
             new Corner(58, -60),
             [
-                .. new[] { "subarctic-america", "western-canada", "eastern-canada", "northwestern-usa", "north-central-usa" }.SelectMany(Blocks.Of),
+                .. new[] { "subarctic-america", "western-canada", "eastern-canada", "northwestern-usa", "north-central-usa" }.SelectMany(
+                    Blocks.Of
+                ),
                 .. new[] { "northeastern-usa", "southwestern-usa", "south-central-usa", "southeastern-usa" }.SelectMany(Blocks.Of),
                 "MEXICO",
             ]
@@ -84,8 +92,7 @@ public sealed class RangeMap
     public bool Shows(string code) => Countries.Any(country => country.Code == code);
 
     /// <summary>Whether any of the taxa grows in a country that it shows.</summary>
-    public bool ShowsAny(IEnumerable<Taxon> taxa) =>
-        taxa.Any(taxon => Countries.Any(country => taxon.Distribution.Includes(country.Code)));
+    public bool ShowsAny(IEnumerable<Taxon> taxa) => taxa.Any(taxon => Countries.Any(country => taxon.Distribution.Includes(country.Code)));
 
     /// <summary>Where a place lies on the drawing: from its upper left corner, down and right being positive.</summary>
     public Point At(Position place) => At(place.Latitude, place.Longitude);

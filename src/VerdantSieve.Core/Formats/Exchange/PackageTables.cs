@@ -186,7 +186,9 @@ internal static class PackageTables
             ["stages"] = string.Join(ListMark, character.Stages.Select(stage => stage.Word())),
             ["within"] = Lines(states?.Within.Select(pair => (pair.Key, string.Join(", ", pair.Value)))),
             ["also"] = string.Join(ListMark, character.Also),
-            ["words"] = Lines(states?.States.Where(state => state.Also.Count > 0).Select(state => (state.Id, string.Join(", ", state.Also)))),
+            ["words"] = Lines(
+                states?.States.Where(state => state.Also.Count > 0).Select(state => (state.Id, string.Join(", ", state.Also)))
+            ),
             ["broader"] = Lines(states?.BroadWords.Select(word => (word.Id, $"{word.Label} | {string.Join(", ", word.States)}"))),
         };
     }

@@ -35,6 +35,11 @@ internal sealed record ColumnSource(
             .Where(genus => genus.Count() >= EnteredOnce && genus.Distinct().Count() == 1)
             .Select(genus => genus.Key)
             .ToHashSet();
-        return [.. flora.Taxa.Select((taxon, t) => own[t] is not null && shared.Contains(taxon.Name.Genus) ? ScoreBasis.Shared : taxon.BasisOf(character.Id))];
+        return
+        [
+            .. flora.Taxa.Select(
+                (taxon, t) => own[t] is not null && shared.Contains(taxon.Name.Genus) ? ScoreBasis.Shared : taxon.BasisOf(character.Id)
+            ),
+        ];
     }
 }

@@ -1,5 +1,5 @@
-using VerdantSieve.Core;
 using Microsoft.AspNetCore.Mvc;
+using VerdantSieve.Core;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Curating;
 using VerdantSieve.Web.Shared;

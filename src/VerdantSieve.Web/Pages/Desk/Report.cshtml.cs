@@ -59,7 +59,8 @@ public sealed class ReportModel(FloraShelf shelf, LookBook looks) : FloraPage(sh
                 "The usual range lies wholly outside all that others of the genus reach. It may be true; it may be a slip of the pen.",
             FindingKind.OneState => "All kinds that are scored show the same state.",
             FindingKind.GlossaryGap => "States with neither plain words, nor a meaning, nor a drawing.",
-            FindingKind.NotLooked => "Of a country that the flora keys it is not said whether the kind is native, run wild, planted or absent.",
+            FindingKind.NotLooked =>
+                "Of a country that the flora keys it is not said whether the kind is native, run wild, planted or absent.",
             FindingKind.RangeHole => "All neighbours have the kind as native, and nothing is said of the country between.",
             FindingKind.NativeNeverWild => "Native means wild there; settings or habitat say otherwise.",
             FindingKind.OneWayDouble => "Whoever starts from the other kind is not warned.",
@@ -68,7 +69,8 @@ public sealed class ReportModel(FloraShelf shelf, LookBook looks) : FloraPage(sh
             FindingKind.LoneState => "True of some marks; elsewhere the others were forgotten.",
             FindingKind.UnripeNotGreen => "Fleshy fruit is green for most of the time that it can be seen.",
             FindingKind.ManyStones => "Stone fruit has one stone, a few kinds up to five.",
-            FindingKind.SameWindowElsewhere => "Word for word the flowering of a kind of the same genus for which spring comes weeks earlier or later.",
+            FindingKind.SameWindowElsewhere =>
+                "Word for word the flowering of a kind of the same genus for which spring comes weeks earlier or later.",
             FindingKind.UnlikeItsGenus => "Some marks hardly differ within a genus; this kind shares none of them.",
             FindingKind.RememberAgainstScores => "The line to remember the kind by names a colour that its scores lack.",
         };
