@@ -23,6 +23,8 @@ public class AccessibilityTests(Application application)
         "/desk/history",
         "/desk/sign-in",
         "/desk/floras",
+        "/desk/coverage?country=GRB",
+        "/words?find=cuneate",
         "/doubles?region=ONT",
         "/plants?family=Betulaceae",
         "/beside?taxa=acer-platanoides&taxa=platanus-hispanica&taxa=acer-macrophyllum",
