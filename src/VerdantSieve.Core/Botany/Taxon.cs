@@ -71,6 +71,9 @@ public sealed record Taxon(ScientificName Name)
     /// <summary>What it is taken for.</summary>
     public IReadOnlyList<PlantDouble> Doubles { get; init; } = [];
 
+    /// <summary>Its garden forms.</summary>
+    public IReadOnlyList<PlantForm> Forms { get; init; } = [];
+
     /// <summary>One line to remember it by.</summary>
     public string Remember { get; init; } = "";
 

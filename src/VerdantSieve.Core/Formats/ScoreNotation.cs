@@ -178,7 +178,7 @@ public static partial class ScoreNotation
     }
 
     // The number before a per cent sign, 0 to 100; null for all else.
-    private static double? Percent(string text) =>
+    internal static double? Percent(string text) =>
         text.EndsWith('%')
         && double.TryParse(text[..^1], NumberStyles.Float, CultureInfo.InvariantCulture, out var percent)
         && percent is >= 0 and <= 100

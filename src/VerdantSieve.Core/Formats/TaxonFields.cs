@@ -85,6 +85,10 @@ internal static class TaxonFields
         {
             Description = "one to a line: Quercus robur: acorns without a stalk [acorn-stalk]",
         },
+        Pairs("forms", FormsOf, taxon => taxon.Forms.Select(form => (form.Name, Written(form)))) with
+        {
+            Description = "garden forms, one to a line: purple: leaf-colour=purple; 20 %",
+        },
         Pairs(
             "notes",
             (entry, taxon) => taxon with { Notes = entry.Pairs("notes").ToDictionary(pair => pair.Key, pair => pair.Value) },
@@ -128,6 +132,41 @@ internal static class TaxonFields
             return $"{hazard.Kind.Word()} {hazard.Part.Word()} {hazard.Act.Word()}";
         return hazard.Part == usual.Part ? hazard.Kind.Word() : $"{hazard.Kind.Word()} {hazard.Part.Word()}";
     }
+
+    // “leaf-colour=purple; armature=none; 20 %”: what the form shows in the place of the kind's own, and how many planted plants are such.
+    private static Taxon FormsOf(EntryReader entry, Taxon taxon)
+    {
+        var forms = new List<PlantForm>();
+        foreach (var (name, text) in entry.Pairs("forms"))
+        {
+            var parts = text.Split(';', StringSplitOptions.TrimEntries);
+            var shown = parts[..^1].Select(part => part.Split('=', 2, StringSplitOptions.TrimEntries)).ToArray();
+            if (
+                shown.Length == 0
+                || shown.Any(part => part.Length < 2)
+                || ScoreNotation.Percent(parts[^1].Replace(" ", "", StringComparison.Ordinal)) is not (> 0 and < 100 and var percent)
+            )
+                entry.Fault("forms", $"“{name}” must say what it shows and how many are such, as leaf-colour=purple; 20 %; not “{text}”");
+            else
+                forms.Add(
+                    new PlantForm(
+                        name,
+                        shown.ToDictionary(
+                            part => part[0],
+                            part => (IReadOnlyList<string>)part[1].Split(',', StringSplitOptions.TrimEntries)
+                        ),
+                        percent / 100
+                    )
+                );
+        }
+        return taxon with { Forms = forms };
+    }
+
+    private static string Written(PlantForm form) =>
+        string.Join(
+            "; ",
+            form.Shows.Select(pair => $"{pair.Key}={string.Join(", ", pair.Value)}").Append($"{Math.Round(form.Share * 100, 6)} %")
+        );
 
     private static string? Known(string text) => text == NotGiven ? null : text;
 

@@ -63,6 +63,7 @@ public sealed class Sieve
             Grounds = found.Grounds,
             Check = weighed.Readings.Count >= ReadBeforeDoubles ? CheckOf(weighed, asking) : null,
             LastTwo = LastTwoOf(weighed),
+            Form = FormOf(weighed),
             Determination = new Determiner(found).Determine(),
         };
     }
@@ -126,6 +127,30 @@ public sealed class Sieve
             .Take(1)
             .ToArray();
         return likeliest is [var (alike, other)] ? new LeaderCheck(leader.Taxon, alike, asking.Between(weighed.Leader, other)) : null;
+    }
+
+    // A form is seen where every reading of what it shows is its own, and one at least is not the wild plant's.
+    private PlantForm? FormOf(Weighed weighed)
+    {
+        var leader = table.TaxonOf(weighed.Leader);
+        if (weighed.Question.Circumstances.Setting == Setting.Wild)
+            return null;
+        return leader.Forms.FirstOrDefault(form =>
+        {
+            var read = weighed
+                .Readings.Where(reading => form.Shows.ContainsKey(reading.Character) && reading.Observation is StatesSeen)
+                .Select(reading =>
+                    (
+                        States: reading.Observation.OfStates().States,
+                        Form: form.Shows[reading.Character],
+                        Own: leader.Score(reading.Character) as StateScore
+                    )
+                )
+                .ToArray();
+            return read.Length > 0
+                && read.All(pair => pair.States.All(pair.Form.Contains))
+                && read.Any(pair => !pair.States.Any(state => pair.Own?.IsUsual(state) == true));
+        });
     }
 
     private static bool GrowsIn(string? region, Taxon taxon) => region is null || taxon.Distribution.Includes(region);

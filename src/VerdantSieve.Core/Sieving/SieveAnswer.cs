@@ -47,6 +47,9 @@ public sealed record SieveAnswer
     /// <summary>The last two kinds; null where more or fewer are left.</summary>
     public LastTwo? LastTwo { get; init; }
 
+    /// <summary>The garden form of the first kind that the readings are those of; null where they are those of the wild plant.</summary>
+    public PlantForm? Form { get; init; }
+
     /// <summary>The best look, then the best of each other organ, so that one is at hand.</summary>
     /// <param name="count">How many to offer.</param>
     public IReadOnlyList<NextLook> Offered(int count) =>

@@ -46,7 +46,7 @@ public sealed record SieveModel
 
     /// <summary>The chance, before any reading, that the plant is in none of the flora's taxa; 0 to below 1. Gardens hold twice as many
     /// such plants.</summary>
-    public double Strangers { get; init; } = 0.05;
+    public double Strangers { get; init; } = 0.04;
 
     /// <summary>Below this chance of so many slips a kind is not named, however far it leads; 0 to 1.</summary>
     public double BelievableSlips { get; init; } = 0.08;

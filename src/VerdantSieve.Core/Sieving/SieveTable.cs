@@ -16,9 +16,10 @@ internal sealed class SieveTable
     private readonly Dictionary<string, Column> columns = [];
     private readonly ConcurrentDictionary<(string? Region, Setting? Setting), double[]> priors = new();
 
-    // Columns of characters that are something else in a country than elsewhere; null where they are not.
-    private readonly ConcurrentDictionary<(string Character, string Country), Column?> byCountry = new();
+    // Columns of characters that are something else in a country than elsewhere, or where garden forms may stand; null where they are not.
+    private readonly ConcurrentDictionary<(string Character, string? Country, double Forms), Column?> bySite = new();
     private readonly Func<Character, Func<Taxon, Score?>, Column> make;
+    private readonly HashSet<string> withForms;
 
     private readonly ConcurrentDictionary<Condition, double[]> conditions = new();
     private readonly ConcurrentDictionary<(LeafStage Stage, bool Bare), double[]> leafy = new();
@@ -35,6 +36,7 @@ internal sealed class SieveTable
         var windowPlaces = flora.Taxa.Select(taxon => flora.WindowPlace(taxon).Position).ToArray();
         var separateSexes = flora.Taxa.Select(taxon => taxon.HasSeparateSexes).ToArray();
         make = Of;
+        withForms = [.. flora.Taxa.SelectMany(taxon => taxon.Forms).SelectMany(form => form.Shows.Keys)];
         foreach (var character in flora.Characters)
             Make(character);
 
@@ -84,15 +86,24 @@ internal sealed class SieveTable
     // The column as it holds where the plant stands.
     private Column At(string characterId, SiteAndDay when)
     {
-        if (when.Country is not { } country)
+        var forms = withForms.Contains(characterId) ? when.GardenForms : 0;
+        if (when.Country is null && forms == 0)
             return columns[characterId];
-        return byCountry.GetOrAdd((characterId, country), key => InCountry(key.Character, key.Country)) ?? columns[characterId];
+        return bySite.GetOrAdd((characterId, when.Country, forms), key => AtSite(key.Character, key.Country, key.Forms))
+            ?? columns[characterId];
     }
 
-    private Column? InCountry(string characterId, string country) =>
-        CountryScores.Differ(Flora, characterId, country)
-            ? make(Flora.Character(characterId), taxon => CountryScores.In(Flora, taxon, characterId, country))
-            : null;
+    private Column? AtSite(string characterId, string? country, double forms)
+    {
+        var differs = country is not null && CountryScores.Differ(Flora, characterId, country);
+        return differs || forms > 0 ? make(Flora.Character(characterId), Shown) : null;
+
+        Score? Shown(Taxon taxon)
+        {
+            var here = differs ? CountryScores.In(Flora, taxon, characterId, country!) : taxon.Score(characterId);
+            return PlantForm.Overlaid(taxon, characterId, here, forms);
+        }
+    }
 
     /// <summary>The taxon of a row.</summary>
     public Taxon TaxonOf(Row row) => Flora.Taxa[row.Index];

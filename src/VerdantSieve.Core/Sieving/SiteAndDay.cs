@@ -8,6 +8,10 @@ namespace VerdantSieve.Core.Sieving;
 /// <summary>What of the circumstances bears on what can be seen: the day, the place, the plant's age, whether it was planted.</summary>
 internal readonly record struct SiteAndDay(int? DayOfYear, Position? Here, bool Young, bool Planted)
 {
+    /// <summary>The part of the garden forms' shares that counts: all where it was planted, some where that is not said, none in the
+    /// wild.</summary>
+    public double GardenForms { get; init; }
+
     /// <summary>The botanical country; null where it is not known.</summary>
     public string? Country { get; init; }
 
@@ -18,6 +22,9 @@ internal readonly record struct SiteAndDay(int? DayOfYear, Position? Here, bool 
     /// <summary>Whether the stage was said of this very plant.</summary>
     public bool StageIsSaid { get; init; }
 
+    // How often a plant of which nothing is said was planted: a choice.
+    private const double MayBePlanted = 0.3;
+
     public static SiteAndDay From(Circumstances circumstances)
     {
         int? day = circumstances.Date is { } date ? DayOf(date) : null;
@@ -26,6 +33,12 @@ internal readonly record struct SiteAndDay(int? DayOfYear, Position? Here, bool 
         return new(day, here, circumstances.Age == Age.Young, circumstances.Setting == Setting.Planted)
         {
             Country = circumstances.Region,
+            GardenForms = circumstances.Setting switch
+            {
+                Setting.Planted => 1,
+                Setting.Wild => 0,
+                null => MayBePlanted,
+            },
             Stage = circumstances.Stage ?? (day is { } known && here is { } place ? LeafYear.StageOn(known, place) : null),
             StageIsSaid = circumstances.Stage is not null,
         };
