@@ -23,14 +23,14 @@ public class PlantFormTests
     [Fact]
     public void A_form_is_met_where_plants_are_planted_less_where_that_is_not_said_and_not_in_the_wild()
     {
-        // For how many times likelier purple leaves make it than golden ones, which it has in no form.
+        // By how many times likelier purple leaves make it than golden ones, which it has in no form.
         double Purple(Setting? setting) =>
             Ask(setting).Of("Aus hortensis")
             / Ask(setting).NoneOfThese
             * Ask(setting, "golden").NoneOfThese
             / Ask(setting, "golden").Of("Aus hortensis");
-        Assert.True(Purple(Setting.Planted) > 1.2 * Purple(null));
-        Assert.True(Purple(null) > 1.2 * Purple(Setting.Wild));
+        Assert.True(Purple(Setting.Planted) > 1.05 * Purple(null));
+        Assert.True(Purple(null) > 1.05 * Purple(Setting.Wild));
     }
 
     [Fact]
