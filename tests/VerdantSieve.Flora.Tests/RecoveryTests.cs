@@ -33,9 +33,9 @@ public class RecoveryTests
         ];
 
     [Theory]
-    [InlineData(0.1, 0.90, 0.97)]
+    [InlineData(0.1, 0.90, 0.96)]
     // Two of three plants bear no fruit, and observers err nearly three times as often as the sieve takes them to.
-    [InlineData(0.2, 0.74, 0.87)]
+    [InlineData(0.2, 0.73, 0.86)]
     public void Ten_proposed_readings_find_the_plant(double errs, double first, double firstThree)
     {
         var looks = Looks(errs, 4);
