@@ -70,7 +70,7 @@ internal static partial class ScoreRules
                    taxon,
                    CharacterIds.Flowering,
                    $"{taxon.Name} flowers {window} in {flora.WindowPlace(taxon).Name}, "
-                          + $"as {copied.Name} does in {flora.WindowPlace(copied).Name}."
+                       + $"as {copied.Name} does in {flora.WindowPlace(copied).Name}."
                );
     }
 
