@@ -73,7 +73,7 @@ public class FloraLoaderTests(TestDatabase store) : IDisposable
         var file = Path.Combine(folder, "taxa", "Alnus", "rubra.yaml");
         await File.WriteAllTextAsync(
             file,
-            (await File.ReadAllTextAsync(file)).Replace("common-names: [red alder]", "common-names: [red alder, river alder]")
+            (await File.ReadAllTextAsync(file)).Replace("common-names: [red alder,", "common-names: [red alder, river alder,")
         );
         var flora = await new FloraLoader(database, SystemClock.Instance).Load(folder);
         Assert.Contains("river alder", flora.FindTaxon("Alnus rubra")!.CommonNames);

@@ -19,6 +19,21 @@ public class ApiTests(Application application)
         """;
 
     [Fact]
+    public async Task A_garden_form_is_named_with_its_kind()
+    {
+        const string Maple = """
+            {"flora":"temperate-trees","place":{"region":"OHI"},"setting":"planted",
+             "readings":[{"character":"arrangement","states":["opposite"]},{"character":"lobing","states":["palmate"]},
+                         {"character":"leaf-colour","states":["purple"],"certainty":"sure"},{"character":"sap","states":["milky"],"certainty":"sure"},
+                         {"character":"samara-angle","states":["wide"]}]}
+            """;
+        var purple = await Post("/api/v1/sieve", Maple);
+        Assert.Equal("a purple form of Norway maple", (string?)purple["determination"]!["form"]);
+        var green = await Post("/api/v1/sieve", Maple.Replace("\"purple\"", "\"green\""));
+        Assert.Null((string?)green["determination"]!["form"]);
+    }
+
+    [Fact]
     public async Task A_question_is_answered_in_full()
     {
         var answer = await Post("/api/v1/sieve", Question);

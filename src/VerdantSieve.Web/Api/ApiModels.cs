@@ -32,6 +32,8 @@ public sealed record CandidateAnswer(
     bool Passes
 );
 
+/// <param name="Form">The garden form the readings are those of, as “a purple form of …”; null where they are those of the wild
+/// plant.</param>
 public sealed record DeterminationAnswer(
     string? Rank,
     string Name,
@@ -40,7 +42,8 @@ public sealed record DeterminationAnswer(
     bool SettledByRange,
     bool Hard,
     IReadOnlyList<string> For,
-    IReadOnlyList<string> Against
+    IReadOnlyList<string> Against,
+    string? Form
 );
 
 public sealed record NextLookAnswer(string Character, string Question, double Bits, double Effort, bool Contact, string? HeldBack);

@@ -91,7 +91,8 @@ public static class SieveEndpoints
                 answer.Determination.SettledByRange,
                 answer.Determination.IsHard,
                 [.. answer.Determination.For.Select(reason => reason.ToString())],
-                [.. answer.Determination.Against.Select(reason => reason.ToString())]
+                [.. answer.Determination.Against.Select(reason => reason.ToString())],
+                answer.Form?.Of(answer.Candidates[0].Taxon)
             ),
             [
                 .. answer.NextLooks.Select(look => new NextLookAnswer(
