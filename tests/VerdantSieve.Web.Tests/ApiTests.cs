@@ -24,7 +24,8 @@ public class ApiTests(Application application)
         const string Maple = """
             {"flora":"temperate-trees","place":{"region":"OHI"},"setting":"planted",
              "readings":[{"character":"arrangement","states":["opposite"]},{"character":"lobing","states":["palmate"]},
-                         {"character":"leaf-colour","states":["purple"],"certainty":"sure"},{"character":"sap","states":["milky"],"certainty":"sure"},
+                         {"character":"leaf-colour","states":["purple"],"certainty":"sure"},
+                         {"character":"sap","states":["milky"],"certainty":"sure"},
                          {"character":"samara-angle","states":["wide"]}]}
             """;
         var purple = await Post("/api/v1/sieve", Maple);
