@@ -110,4 +110,16 @@ public class ScoreFormTests
 
     private static Character Named(string id) =>
         new Character[] { Margin, Length, Leaflets, Sprouts, Flowers }.Single(character => character.Id == id);
+
+    [Theory]
+    [InlineData("margin", "serrate; GRB: entire", "spiny", "spiny; GRB: entire")]
+    [InlineData("sprouts", "sometimes when margin=entire", "often", "often when margin=entire")]
+    [InlineData("flowers", "25 Mar – 10 May, 30 %", "1 Apr – 20 May", "1 Apr – 20 May, 30 %")]
+    public void What_the_form_does_not_ask_for_stays_as_it_was(string id, string before, string after, string kept)
+    {
+        var character = Named(id);
+        var (was, given) = (ScoreNotation.Parse(before, character).Value, ScoreNotation.Parse(after, character).Value);
+        Assert.Equal(kept, ScoreNotation.Format(new Scored(character, ScoreForm.Keeping(was, given))));
+        Assert.Equal(after, ScoreNotation.Format(new Scored(character, ScoreForm.Keeping(null, given))));
+    }
 }

@@ -22,26 +22,13 @@ public sealed class NameIndex
         ];
 
     /// <summary>The taxa that go by the words, best first: whole words before beginnings, beginnings before parts, and words spelt nearly
-    /// so only where
-    /// nothing else is found, which is said beside them. Empty where nothing comes near, or there are no words.</summary>
+    /// so only where nothing else is found, which is said beside them. Empty where nothing comes near, or there are no words.</summary>
     public (IReadOnlyList<Taxon> Taxa, bool Misspelt) Find(string text)
     {
         var words = WordMatch.Words(text);
         if (words.Length == 0)
             return ([], false);
-        var found = taxa.Select(pair => (pair.Taxon, Rank: pair.Names.Min(name => WordMatch.Rank(words, name))))
-            .Where(pair => pair.Rank < WordMatch.None)
-            .ToArray();
-        var wellSpelt = found.Any(pair => pair.Rank < WordMatch.Misspelt);
-        return (
-            [
-                .. found
-                    .Where(pair => !wellSpelt || pair.Rank < WordMatch.Misspelt)
-                    .OrderBy(pair => pair.Rank)
-                    .ThenBy(pair => pair.Taxon.Name)
-                    .Select(pair => pair.Taxon),
-            ],
-            found.Length > 0 && !wellSpelt
-        );
+        var (found, misspelt) = WordMatch.Find(words, taxa);
+        return ([.. found.OrderBy(pair => pair.Rank).ThenBy(pair => pair.Item.Name).Select(pair => pair.Item)], misspelt);
     }
 }

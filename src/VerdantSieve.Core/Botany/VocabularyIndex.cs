@@ -3,34 +3,28 @@ namespace VerdantSieve.Core.Botany;
 /// <summary>Finds characters and their states by any of the words people say for them, forgiving of spelling.</summary>
 public sealed class VocabularyIndex
 {
-    private readonly (VocabularyWord Word, string[][] Names)[] words;
+    private readonly (Named Item, string[][] Names)[] words;
 
     /// <summary>Reads the labels, ids and further words of a vocabulary.</summary>
     public VocabularyIndex(Vocabulary vocabulary) => words = [.. vocabulary.Characters.SelectMany(Of)];
 
+    private sealed record Named(VocabularyWord Word, string[][] Names);
+
     /// <summary>What answers to all of the words, best first: whole words before beginnings, beginnings before parts, and words spelt
-    /// nearly
-    /// so only where nothing else is found. Empty where nothing comes near, or there are no words.</summary>
+    /// nearly so only where nothing else is found. Empty where nothing comes near, or there are no words.</summary>
     public IReadOnlyList<VocabularyWord> Find(string text)
     {
         var asked = WordMatch.Words(text);
         if (asked.Length == 0)
             return [];
-        var found = words
-            .Select(pair =>
-                (pair.Word, Rank: pair.Names.Min(name => WordMatch.Rank(asked, name)), Length: pair.Names.Min(name => Spare(asked, name)))
-            )
-            .Where(pair => pair.Rank < WordMatch.None)
-            .ToArray();
-        var wellSpelt = found.Any(pair => pair.Rank < WordMatch.Misspelt);
         return
         [
-            .. found
-                .Where(pair => !wellSpelt || pair.Rank < WordMatch.Misspelt)
-                .OrderBy(pair => pair.Rank)
-                .ThenBy(pair => pair.Length)
-                .ThenBy(pair => pair.Word.Character.Order)
-                .Select(pair => pair.Word),
+            .. WordMatch
+                .Find(asked, words)
+                .Found.OrderBy(pair => pair.Rank)
+                .ThenBy(pair => pair.Item.Names.Min(name => Spare(asked, name)))
+                .ThenBy(pair => pair.Item.Word.Character.Order)
+                .Select(pair => pair.Item.Word),
         ];
     }
 
@@ -38,17 +32,20 @@ public sealed class VocabularyIndex
     private static int Spare(string[] asked, string[] name) =>
         WordMatch.Rank(asked, name) == WordMatch.None ? int.MaxValue : Math.Max(0, name.Length - asked.Length);
 
-    private static IEnumerable<(VocabularyWord, string[][])> Of(Character character)
+    private static IEnumerable<(Named, string[][])> Of(Character character)
     {
-        yield return (new VocabularyWord(character, null), Names(character.Id, character.Label, character.Also));
+        yield return Names(character, null, character.Id, character.Label, character.Also);
         foreach (var state in (character as StateCharacter)?.States ?? [])
-            yield return (new VocabularyWord(character, state), Names(state.Id, state.Label, state.Also));
+            yield return Names(character, state, state.Id, state.Label, state.Also);
         foreach (var broad in (character as StateCharacter)?.BroadWords ?? [])
-            yield return (new VocabularyWord(character, null), Names(broad.Id, broad.Label, []));
+            yield return Names(character, null, broad.Id, broad.Label, []);
     }
 
-    private static string[][] Names(string id, string label, IReadOnlyList<string> also) =>
-        [.. also.Prepend(label).Prepend(id).Select(WordMatch.Words).Where(words => words.Length > 0)];
+    private static (Named, string[][]) Names(Character character, State? state, string id, string label, IReadOnlyList<string> also)
+    {
+        string[][] names = [.. also.Prepend(label).Prepend(id).Select(WordMatch.Words).Where(words => words.Length > 0)];
+        return (new Named(new VocabularyWord(character, state), names), names);
+    }
 }
 
 /// <summary>A character, or one of its states, that answers to words.</summary>

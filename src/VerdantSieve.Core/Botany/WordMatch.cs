@@ -11,11 +11,26 @@ internal static class WordMatch
         Beginning = 1,
         Within = 2;
 
-    /// <summary>From this rank on a word is spelt nearly so only.</summary>
-    public const int Misspelt = 10;
-
     /// <summary>The rank of what does not answer at all.</summary>
     public const int None = 1000;
+
+    // From this rank on a word is spelt nearly so only.
+    private const int Misspelt = 10;
+
+    /// <summary>What goes by the words, each with the rank of the best of its names; words spelt nearly so only where nothing else is
+    /// found, which is said beside them.</summary>
+    public static (IReadOnlyList<(T Item, int Rank)> Found, bool Misspelt) Find<T>(
+        string[] words,
+        IEnumerable<(T Item, string[][] Names)> among
+    )
+    {
+        var found = among
+            .Select(pair => (pair.Item, Rank: pair.Names.Min(name => Rank(words, name))))
+            .Where(pair => pair.Rank < None)
+            .ToArray();
+        var wellSpelt = found.Any(pair => pair.Rank < Misspelt);
+        return ([.. found.Where(pair => !wellSpelt || pair.Rank < Misspelt)], found.Length > 0 && !wellSpelt);
+    }
 
     /// <summary>How well a name answers to all of the words, 0 being best; the worst word counts.</summary>
     public static int Rank(string[] words, string[] name)

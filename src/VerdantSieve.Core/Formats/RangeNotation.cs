@@ -24,7 +24,7 @@ internal static class RangeNotation
     /// twice.</summary>
     public static Distribution Read(EntryReader entry)
     {
-        Item[] items = [.. Lists.Append(Brought).SelectMany(list => entry.List(list.Key).Select(text => ItemOf(entry, list, text)))];
+        Item[] items = [.. Lists.Append(Brought).SelectMany(list => entry.List(list.Key).Select(text => ItemOf(entry, list, text.Trim())))];
         var alone = items.Where(item => !item.IsBlock).Select(item => item.Codes[0]).ToHashSet();
         var found = new Dictionary<string, Occurrence>();
         var local = new Dictionary<string, Abundance>();
@@ -48,7 +48,7 @@ internal static class RangeNotation
 
     private static Item ItemOf(EntryReader entry, (string Key, Occurrence Occurrence) list, string text)
     {
-        var words = text.Split(' ', StringSplitOptions.RemoveEmptyEntries);
+        var words = text.Split(' ');
         var (place, rest) = (words[0], words[1..]);
         var lacking = rest is [Without, .. var codes] ? codes.TakeWhile(code => code.All(char.IsUpper)).ToArray() : [];
         if (lacking.Length > 0)

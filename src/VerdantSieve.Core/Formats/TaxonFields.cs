@@ -143,10 +143,15 @@ internal static class TaxonFields
             var shown = parts[..^1].Select(part => part.Split('=', 2, StringSplitOptions.TrimEntries)).ToArray();
             if (
                 shown.Length == 0
+                || name.Length == 0
                 || shown.Any(part => part.Length < 2)
+                || shown.DistinctBy(part => part[0]).Count() < shown.Length
                 || ScoreNotation.Percent(parts[^1].Replace(" ", "", StringComparison.Ordinal)) is not (> 0 and < 100 and var percent)
             )
-                entry.Fault("forms", $"“{name}” must say what it shows and how many are such, as leaf-colour=purple; 20 %; not “{text}”");
+                entry.Fault(
+                    "forms",
+                    $"“{name}” must say once of each character what it shows and what share, as leaf-colour=purple; 20 %; not “{text}”"
+                );
             else
                 forms.Add(
                     new PlantForm(

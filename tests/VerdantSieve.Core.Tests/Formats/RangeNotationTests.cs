@@ -30,6 +30,7 @@ public class RangeNotationTests
     [Theory]
     [InlineData("native: [GRB]\nrun-wild: [GRB]", "GRB stands twice")]
     [InlineData("native: [northern-europe]\nplanted: [northern-europe]", "stands twice")]
+    [InlineData("native: ['']", "“” is neither a level 3 code")]
     [InlineData("native: [southern-pacific]", "neither a level 3 code")]
     [InlineData("native: [northern-europe without FRA]", "leaves out FRA")]
     [InlineData("native: [northern-europe seldom]", "must be one of common, frequent, occasional, scarce")]

@@ -96,6 +96,34 @@ public class CountryTests
         Assert.Contains("stands twice", ScoreNotation.Parse("woods; GRB: water; GRB: planted", habitat).Faults[0].Message);
     }
 
+    [Fact]
+    public void A_double_is_to_be_checked_only_where_it_grows()
+    {
+        var sieve = new MadeFlora()
+            .States("bark", "grey red")
+            .States("bud", "black brown")
+            .States("leaf", "round long")
+            .Taxon(
+                "Aus primus",
+                "bark: grey / bud: black / leaf: round",
+                t => t with { Distribution = new Distribution(["ORE", "GRB"], []), Doubles = [new PlantDouble("Aus secundus", "bark")] }
+            )
+            .Taxon("Aus secundus", "bark: red / bud: brown / leaf: round", t => t with { Distribution = new Distribution(["ORE"], []) })
+            .Sieve();
+        string? Checked(string? country) =>
+            sieve
+                .Ask(
+                    new Circumstances { Region = country },
+                    Readings.Is("bark", "grey"),
+                    Readings.Is("bud", "black"),
+                    Readings.Is("leaf", "round")
+                )
+                .Check?.Double.Name;
+        Assert.Equal("Aus secundus", Checked("ORE"));
+        Assert.Equal("Aus secundus", Checked(null));
+        Assert.Null(Checked("GRB"));
+    }
+
     private static Reading Seen(string habitat) => new(CharacterIds.Habitat, new StatesSeen([habitat], StateMode.Is), Certainty.Fair);
 
     private static MadeFlora Habitats(string score) =>

@@ -59,6 +59,7 @@ public class PlantFormTests
     [InlineData("purple: leaf-colour=mauve; 20 %", "“mauve”, which is no state of leaf-colour")]
     [InlineData("purple: leaf-hue=purple; 20 %", "“leaf-hue”, which is no character with states")]
     [InlineData("purple: leaf-colour=purple", "as leaf-colour=purple; 20 %")]
+    [InlineData("purple: leaf-colour=purple; leaf-colour=yellow; 20 %", "once of each character")]
     [InlineData("purple: leaf-colour=purple; 120 %", "as leaf-colour=purple; 20 %")]
     public void Forms_are_written_as_they_are_read_and_what_is_wrong_is_said(string form, string? says)
     {

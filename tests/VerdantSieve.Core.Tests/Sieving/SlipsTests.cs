@@ -47,6 +47,24 @@ public class SlipsTests
     }
 
     [Fact]
+    public void Where_some_words_are_declared_to_be_taken_for_others_the_rest_are_not_loose()
+    {
+        var made = new StateCharacter("c")
+        {
+            Part = "",
+            Label = "",
+            Question = "",
+            Phrase = "",
+            States = [new("a", "", ""), new("b", "", ""), new("c", "", "")],
+        };
+        var open = Slips.Words(made, 0.1, 0.2).Meant;
+        var declared = Slips.Words(made with { Confusions = [new Confusion("a", "b", 0.6)] }, 0.1, 0.2).Meant;
+        Assert.Equal(0.9 * 0.8, open[2, 2], 12);
+        Assert.Equal(0.9, declared[2, 2], 12);
+        Assert.Equal(0.9 * 0.8, declared[0, 0], 12);
+    }
+
+    [Fact]
     public void Neighbours_in_a_series_are_taken_for_each_other_most()
     {
         var table = Slips.Confusion((StateCharacter)SmallFlora.Flora.Character("underside-hair"), 0.1);

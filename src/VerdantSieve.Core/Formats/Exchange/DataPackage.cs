@@ -33,7 +33,8 @@ public sealed class DataPackage : FloraFormat
     public override bool NamesTheFlora => true;
 
     /// <inheritdoc/>
-    public override IReadOnlyList<string> Lost(Flora flora) => [];
+    public override IReadOnlyList<string> Lost(Flora flora) =>
+        flora.About.Shared.Count == 0 ? [] : ["What a genus or all taxa share stands with each taxon as its own."];
 
     /// <inheritdoc/>
     public override void Write(Flora flora, Stream stream)

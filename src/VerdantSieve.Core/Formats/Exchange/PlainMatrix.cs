@@ -42,5 +42,8 @@ internal static class PlainMatrix
         var often = scores.OfType<PresenceScore>().Count(score => score.Frequency is > 0 and < 1);
         if (often > 0)
             yield return $"How often a thing is found is lost in {often} scores: they become “absent or present”.";
+        var places = scores.OfType<StateScore>().Count(score => score.Elsewhere.Count + score.ByCountry.Count > 0);
+        if (places > 0)
+            yield return $"What is shown at a place of the plant or in one country is lost in {places} scores.";
     }
 }

@@ -34,6 +34,18 @@ public partial class DataPackageTests
                 : JsonSerializer.Serialize(character, character.GetType());
     }
 
+    [Fact]
+    public void The_countries_a_flora_keys_come_back_and_what_is_shared_is_said_to_become_each_taxon_s_own()
+    {
+        var about = SmallFlora.Flora.About with { Keyed = ["ORE", "GRB"], Shared = [] };
+        var flora = new Flora(about, SmallFlora.Flora.Vocabulary, SmallFlora.Flora.Taxa);
+        Assert.Equal(["ORE", "GRB"], Read(new MemoryStream(Package(flora))).Value.About.Keyed);
+        Assert.Empty(new DataPackage().Lost(flora));
+        var shared = new SharedScores("Quercus", null, new Dictionary<string, Score>());
+        var sharing = new Flora(about with { Shared = [shared] }, SmallFlora.Flora.Vocabulary, SmallFlora.Flora.Taxa);
+        Assert.Contains("as its own", Assert.Single(new DataPackage().Lost(sharing)));
+    }
+
     // Frictionless Data, Data Package and Table Schema version 1, as remembered: the descriptor names its resources, each with a relative
     // path, an encoding
     // and a schema whose fields are the columns of the table, in order; names are lower case; keys name fields that there are.
