@@ -1,6 +1,8 @@
 using BenchmarkDotNet.Attributes;
+using NodaTime;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Observing;
+using VerdantSieve.Core.Observing.Speech;
 using VerdantSieve.Core.Sieving;
 
 namespace VerdantSieve.Bench;
@@ -9,6 +11,11 @@ namespace VerdantSieve.Bench;
 [MemoryDiagnoser]
 public class EngineBenchmarks
 {
+    private const string Sentence =
+        "Leaves opposite, finely toothed, 5 to 8 inches long; twig green or reddish, limbs smooth, trunk furrowed, flurb. ";
+
+    private readonly string page = string.Concat(Enumerable.Repeat(Sentence, 200))[..SpeechReader.Longest];
+    private SpeechReader speech = null!;
     private Flora flora = null!;
     private Sieve sieve = null!;
     private SieveQuestion nothing = null!,
@@ -33,6 +40,7 @@ public class EngineBenchmarks
             State("bark-pattern", "shallow-ridges"),
             State("end-bud", "clustered"),
         ];
+        speech = new SpeechReader(flora, new VocabularyIndex(flora.Vocabulary));
         nothing = new SieveQuestion();
         three = new SieveQuestion { Readings = readings[..3] };
         nine = new SieveQuestion { Readings = readings };
@@ -51,6 +59,10 @@ public class EngineBenchmarks
     /// <summary>After nine readings.</summary>
     [Benchmark]
     public SieveAnswer NineReadings() => sieve.Ask(nine);
+
+    /// <summary>A page of description, 20,000 letters of it.</summary>
+    [Benchmark]
+    public Heard ReadAPage() => speech.Read(page, new SpokenAbout(new LocalDate(2026, 8, 20)));
 
     /// <summary>Making the flora ready.</summary>
     [Benchmark]

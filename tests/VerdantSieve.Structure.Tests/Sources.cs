@@ -37,8 +37,8 @@ public static class Sources
     /// <summary>What is built and shipped.</summary>
     public static IEnumerable<Source> Shipped => All.Where(source => source.Path.StartsWith("src/", StringComparison.Ordinal));
 
-    /// <summary>The pages.</summary>
-    public static IEnumerable<Source> Pages => Of("*.cshtml", "src");
+    /// <summary>The pages and their components.</summary>
+    public static IEnumerable<Source> Pages => Of("*.cshtml", "src").Concat(Of("*.razor", "src"));
 
     private static IEnumerable<Source> Of(string pattern, params string[] folders) =>
         folders

@@ -17,6 +17,7 @@ public partial class StructureTests
         "Botany",
         "Observing",
         "Sieving",
+        "Looking",
         "Drawing",
         "Formats",
         "Simulating",
@@ -184,6 +185,23 @@ public partial class StructureTests
 
     [GeneratedRegex("(href|action|hx-get|hx-post)=\"/[^\"]*\"")]
     private static partial Regex Written();
+
+    [Fact]
+    public void Views_know_no_server_and_no_database()
+    {
+        var project = File.ReadAllText(Path.Combine(Sources.Root, "src/VerdantSieve.Views/VerdantSieve.Views.csproj"));
+        Assert.DoesNotContain("VerdantSieve.Store", project);
+        Assert.DoesNotContain("Microsoft.AspNetCore.App", project);
+        None(
+            from source in Sources.Shipped.Concat(Sources.Pages)
+            where source.Path.StartsWith("src/VerdantSieve.Views/", StringComparison.Ordinal)
+            from Match known in ServerNames().Matches(source.Text)
+            select $"{source.Path}: {known.Value}"
+        );
+    }
+
+    [GeneratedRegex(@"Microsoft\.AspNetCore\.(?!Components)\w+|VerdantSieve\.(Store|Web)\b|HttpContext|IHtmlContent")]
+    private static partial Regex ServerNames();
 
     [Fact]
     public void Only_the_packed_sieve_reads_memory_by_address()

@@ -233,6 +233,27 @@ public sealed class Browser : IDisposable
             $"could not click {css}"
         );
 
+    /// <summary>A real touch in the middle of an element, where it can be seen; held down for so long.</summary>
+    public void Tap(string css, int milliseconds = 0)
+    {
+        var point = (System.Collections.ObjectModel.ReadOnlyCollection<object>)Until(
+            () =>
+                Driver.ExecuteScript(
+                    "const it = document.querySelector(arguments[0]); if (!it) return null;"
+                        + "const box = it.getBoundingClientRect(); return [box.left + box.width / 2, box.top + box.height / 2]",
+                    css
+                ),
+            $"nothing matches {css}"
+        );
+        Driver.ExecuteCdpCommand("Emulation.setTouchEmulationEnabled", new Dictionary<string, object?> { ["enabled"] = true });
+        Touch("touchStart", new Dictionary<string, object?> { ["x"] = point[0], ["y"] = point[1] });
+        Thread.Sleep(milliseconds);
+        Touch("touchEnd");
+    }
+
+    private void Touch(string type, params object[] points) =>
+        Driver.ExecuteCdpCommand("Input.dispatchTouchEvent", new Dictionary<string, object?> { ["type"] = type, ["touchPoints"] = points });
+
     public void Press(string keys) => Driver.SwitchTo().ActiveElement().SendKeys(keys);
 
     /// <summary>Waits until something holds, and says what it was if it never does.</summary>

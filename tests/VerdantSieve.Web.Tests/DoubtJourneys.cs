@@ -40,7 +40,7 @@ public class DoubtJourneys(Application application)
         using var browser = application.Open();
         LookJourneys.Start(browser, "litter");
         browser.Go($"{browser.At.Split('?')[0]}?ask=arrangement");
-        browser.Find("#question select[name=origin] option[value=litter]").Click();
+        browser.Find("#question select[name=on] option[value=litter]").Click();
         browser.Click("#question button[value=opposite]");
         browser.Await(() => browser.Has(".mesh"), "no reading");
         Assert.Contains("from litter on the ground", browser.Text(".mesh"));
@@ -114,6 +114,7 @@ public class DoubtJourneys(Application application)
         LookJourneys.Start(browser, "a sapling");
         browser.Click(".circumstances a[href$='where=true']");
         browser.Await(() => browser.Has("input[name='Where.Age']"), "no question of age");
+        browser.Click(".more-where summary");
         browser.Click("input[name='Where.Age'][value=young]");
         browser.Click(".circumstances .where .button");
         browser.Await(() => browser.Text(".circumstances p").Contains("young"), "the age is not kept");

@@ -4,4 +4,8 @@ namespace VerdantSieve.Core.Botany;
 /// <param name="Id">What it is called in readings.</param>
 /// <param name="Label">The plain words for it.</param>
 /// <param name="States">The ids of the states it covers.</param>
-public sealed record BroadWord(string Id, string Label, IReadOnlyList<string> States);
+public sealed record BroadWord(string Id, string Label, IReadOnlyList<string> States)
+{
+    /// <summary>What else people call it.</summary>
+    public IReadOnlyList<string> Also { get; init; } = [];
+}

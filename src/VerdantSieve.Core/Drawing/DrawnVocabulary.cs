@@ -38,8 +38,9 @@ public sealed class DrawnVocabulary
     /// <summary>The usual form of a taxon of the flora, as far as it can be drawn.</summary>
     public LeafForm FormOf(Taxon taxon) => LeafForm.Of(taxon.Scores.Where(score => alike.Contains(score.Key)));
 
-    /// <summary>The form as read, as far as it can be drawn.</summary>
-    public LeafForm FormOf(IEnumerable<Reading> readings) => LeafForm.Of(readings.Where(reading => alike.Contains(reading.Character)));
+    /// <summary>The forms as read, as far as they can be drawn: several where the plant shows several.</summary>
+    public IReadOnlyList<LeafForm> FormsOf(IEnumerable<Reading> readings) =>
+        LeafForm.AllOf([.. readings.Where(reading => alike.Contains(reading.Character))]);
 
     private static State? StateOf(Vocabulary vocabulary, (string Character, string State) pair) =>
         vocabulary.Find(pair.Character) is StateCharacter states && states.IndexOf(pair.State) is >= 0 and var at

@@ -22,12 +22,17 @@ public static class LeafDrawing
     public static Drawing Blade(LeafForm form, bool veins = true)
     {
         var lopsided = form.State("base", "") == "unequal";
-        var right = MarginTeeth.Cut(BladeOutline.RightHalf(form), form);
+        var mitten = form.State("lobing", "") == "one-sided";
+        // A mitten is half a leaf of three lobes and half a whole one.
+        var lobed = mitten ? form.But("lobing", "palmate").But("lobe-count", 3) : form;
+        var right = MarginTeeth.Cut(BladeOutline.RightHalf(lobed), lobed);
+        var whole = mitten ? form.But("lobing", "unlobed") : form;
         // A lopsided base is round on one side and cut away on the other.
-        var other = lopsided ? MarginTeeth.Cut(BladeOutline.RightHalf(form.But("base", "wedge")), form) : right;
+        var otherForm = lopsided ? whole.But("base", "wedge") : whole;
+        var other = lopsided || mitten ? MarginTeeth.Cut(BladeOutline.RightHalf(otherForm), form) : right;
         var left = other.Reverse().Select(p => lopsided ? new Point(-0.86 * p.X, p.Y + 0.07 * (1 - p.Y)) : p.Mirrored);
         var outline = new Stroke(StrokeKind.Blade, [.. right, .. left], Closed: true);
-        return new Drawing(veins ? [outline, .. Veins.Of(form, BladeOutline.RightHalf(form))] : [outline]);
+        return new Drawing(veins ? [outline, .. Veins.Of(whole, BladeOutline.RightHalf(whole))] : [outline]);
     }
 
     private static Drawing Simple(LeafForm form)

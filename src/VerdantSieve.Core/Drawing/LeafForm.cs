@@ -7,11 +7,31 @@ namespace VerdantSieve.Core.Drawing;
 /// <summary>All that is drawn of a leaf or a shoot, as character ids and states; what is not known is absent.</summary>
 public sealed class LeafForm
 {
+    // What stands for a word that covers several states; where even that would say more than was read, it is dotted.
+    private static readonly Dictionary<(string Character, string Word), (string State, bool Dotted)> Broad = new()
+    {
+        [(CharacterIds.Structure, "pinnate")] = ("odd-pinnate", false),
+        [(CharacterIds.Structure, "compound")] = ("odd-pinnate", true),
+        [("margin", "toothed")] = ("serrate", false),
+        [("lobing", "lobed")] = ("palmate", true),
+        [("shape", "oval")] = ("elliptic", false),
+        [("shape", "narrow")] = ("lanceolate", false),
+        [("venation", "feathered")] = ("pinnate-looping", false),
+    };
+
+    // Where a plant shows several of these, its leaves are drawn in turn.
+    private static readonly string[] Varied = ["lobing", "shape", CharacterIds.Structure, "margin"];
+
+    private const int MostForms = 4;
+
     private readonly IReadOnlyDictionary<string, string> states;
     private readonly IReadOnlyDictionary<string, double> numbers;
 
     private LeafForm(IReadOnlyDictionary<string, string> states, IReadOnlyDictionary<string, double> numbers) =>
         (this.states, this.numbers) = (states, numbers);
+
+    /// <summary>Whether what is drawn says more than was read, so that it is dotted.</summary>
+    internal bool IsLoose { get; private init; }
 
     /// <summary>Nothing known.</summary>
     public static LeafForm Unknown { get; } = With();
@@ -25,18 +45,55 @@ public sealed class LeafForm
     public static LeafForm Of(IEnumerable<Reading> readings)
     {
         var (states, numbers) = (new Dictionary<string, string>(), new Dictionary<string, double>());
+        var loose = false;
         foreach (var reading in readings)
         {
-            if (StateOf(reading.Observation) is { } state)
-                states.TryAdd(reading.Character, state);
+            if (StateOf(reading.Observation) is { } word && !states.ContainsKey(reading.Character))
+            {
+                var (state, dotted) = Drawn(reading.Character, word);
+                states[reading.Character] = state;
+                loose |= dotted;
+            }
             if (NumberOf(reading.Observation) is { } number)
                 numbers[reading.Character] = number;
         }
         // A reading of how needles sit says that they are needles.
         if (states.ContainsKey(NeedleGrouping))
             states.TryAdd(CharacterIds.Foliage, Needles);
-        return new LeafForm(states, numbers);
+        if (states.GetValueOrDefault("leaflet-lobing") == "lobed")
+            states.TryAdd("lobing", "pinnate");
+        return new LeafForm(states, numbers) { IsLoose = loose };
     }
+
+    private static (string State, bool Dotted) Drawn(string character, string word) =>
+        Broad.TryGetValue((character, word), out var drawn) ? drawn : (word, false);
+
+    /// <summary>The forms as read: several where the plant was seen to show several of a character, the commonest first.</summary>
+    public static IReadOnlyList<LeafForm> AllOf(IReadOnlyList<Reading> readings)
+    {
+        var form = Of(readings);
+        foreach (var character in Varied)
+            if (
+                readings.FirstOrDefault(reading => reading.Character == character) is { } reading
+                && StatesOf(reading.Observation) is { Count: > 1 } several
+            )
+                return [.. several.Take(MostForms).Select(word => form.But(character, Drawn(character, word).State))];
+        return [form];
+    }
+
+    private static IReadOnlyList<string> StatesOf(Observation observation) =>
+        observation.Match<IReadOnlyList<string>>(
+            cannotTell: _ => [],
+            states: seen => seen.Mode == StateMode.AllSeen ? seen.States : [],
+            counted: _ => [],
+            measured: _ => [],
+            limited: _ => [],
+            sought: _ => [],
+            today: _ => [],
+            tallied: tallied =>
+                [.. tallied.Of.OrderByDescending(line => line.Leaves).Select(line => line.What).Where(what => !char.IsAsciiDigit(what[0]))],
+            compared: _ => []
+        );
 
     private static string? StateOf(Observation observation) =>
         observation.Match<string?>(
@@ -80,7 +137,12 @@ public sealed class LeafForm
     }
 
     /// <summary>The same form with one state changed.</summary>
-    public LeafForm But(string character, string state) => new(new Dictionary<string, string>(states) { [character] = state }, numbers);
+    public LeafForm But(string character, string state) =>
+        new(new Dictionary<string, string>(states) { [character] = state }, numbers) { IsLoose = IsLoose };
+
+    /// <summary>The same form with one number changed.</summary>
+    public LeafForm But(string character, double number) =>
+        new(states, new Dictionary<string, double>(numbers) { [character] = number }) { IsLoose = IsLoose };
 
     /// <summary>Whether anything is known of a character.</summary>
     public bool Has(string character) => states.ContainsKey(character) || numbers.ContainsKey(character);

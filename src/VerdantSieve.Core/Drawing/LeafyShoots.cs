@@ -15,27 +15,30 @@ internal static class LeafyShoots
     };
 
     /// <summary>Leaves arranged as named; null where that arrangement is not drawn.</summary>
-    public static Drawing? Of(string arrangement, Drawing leaf, double scale) =>
-        Arrangements.TryGetValue(arrangement, out var arrange) ? Drawn(arrange, StrokeKind.Twig, leaf, scale) : null;
+    public static Drawing? Of(string arrangement, IReadOnlyList<Drawing> leaves, double scale) =>
+        Arrangements.TryGetValue(arrangement, out var arrange) ? Drawn(arrange, StrokeKind.Twig, leaves, scale) : null;
 
     /// <summary>Leaves of which it is not known how they sit: on a dotted twig.</summary>
-    public static Drawing NotKnown(Drawing leaf, double scale) => Drawn(OneByOne, StrokeKind.Unknown, leaf, scale);
+    public static Drawing NotKnown(IReadOnlyList<Drawing> leaves, double scale) => Drawn(OneByOne, StrokeKind.Unknown, leaves, scale);
 
-    private static Drawing Drawn(Action<Shoot> arrange, StrokeKind twig, Drawing leaf, double scale)
+    private static Drawing Drawn(Action<Shoot> arrange, StrokeKind twig, IReadOnlyList<Drawing> leaves, double scale)
     {
-        var shoot = new Shoot(leaf, scale);
+        var shoot = new Shoot(leaves, scale);
         arrange(shoot);
         return Drawing.Of([new Drawing([Stroke.Line(twig, new Point(0, -0.15), new Point(0, Twig))]), .. shoot.Parts]);
     }
 
-    private sealed class Shoot(Drawing leaf, double scale)
+    // Leaves of several forms stand on it in turn.
+    private sealed class Shoot(IReadOnlyList<Drawing> leaves, double scale)
     {
+        private int set;
+
         public List<Drawing> Parts { get; } = [];
 
         public void Leaf(double y, double turn, double size = 1, bool flip = false) => Leaf(new Point(0, y), turn, size, flip);
 
         public void Leaf(Point at, double turn, double size, bool flip) =>
-            Parts.Add(leaf.Placed(new Placement(at, turn, scale * size, flip)));
+            Parts.Add(leaves[set++ % leaves.Count].Placed(new Placement(at, turn, scale * size, flip)));
     }
 
     private static void OneByOne(Shoot shoot)

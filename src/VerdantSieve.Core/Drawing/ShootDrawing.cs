@@ -15,22 +15,26 @@ public static class ShootDrawing
         UsualNeedles = "single-spiral";
 
     /// <summary>The shoot as it is known; what is not known is dotted.</summary>
-    public static Drawing Of(LeafForm form) => form.IsBroad ? Broad(form) : Needled(form);
+    public static Drawing Of(LeafForm form) => Of([form]);
+
+    /// <summary>The shoot as it is known, with leaves of several forms in turn.</summary>
+    /// <param name="forms">The forms, the commonest first; at least one.</param>
+    public static Drawing Of(IReadOnlyList<LeafForm> forms) => forms[0].IsBroad ? Broad(forms) : Needled(forms[0]);
 
     /// <summary>A small likeness for lists: one leaf, or a needled shoot.</summary>
     public static Drawing Likeness(LeafForm form) => form.IsBroad ? Leaf(form) : Needled(form);
 
-    private static Drawing Broad(LeafForm form)
+    private static Drawing Broad(IReadOnlyList<LeafForm> forms)
     {
-        var leaf = Leaf(form);
-        var scale = TallestLeaf / leaf.Flat().Max(stroke => stroke.Points.Max(point => point.Y));
-        return LeafyShoots.Of(form.State(CharacterIds.Arrangement, ""), leaf, scale) ?? LeafyShoots.NotKnown(leaf, scale);
+        Drawing[] leaves = [.. forms.Select(Leaf)];
+        var scale = TallestLeaf / leaves.Max(leaf => leaf.Flat().Max(stroke => stroke.Points.Max(point => point.Y)));
+        return LeafyShoots.Of(forms[0].State(CharacterIds.Arrangement, ""), leaves, scale) ?? LeafyShoots.NotKnown(leaves, scale);
     }
 
     private static Drawing Leaf(LeafForm form)
     {
         var leaf = LeafDrawing.Of(form);
-        return Telling.Any(form.Has) ? leaf : leaf.AsUnknown();
+        return Telling.Any(form.Has) && !form.IsLoose ? leaf : leaf.AsUnknown();
     }
 
     private static Drawing Needled(LeafForm form)

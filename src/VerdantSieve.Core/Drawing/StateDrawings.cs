@@ -27,6 +27,7 @@ public static class StateDrawings
         );
         Each("lobing", "palmate", state => Blade(true, ("lobing", state), ("shape", "round")));
         Each("lobing", "unlobed pinnate", state => Blade(true, ("lobing", state), ("shape", "obovate"), ("lobe-tip", "rounded")));
+        Each("lobing", "one-sided", state => Blade(true, ("lobing", state), ("shape", "obovate"), ("lobe-tip", "rounded")));
         Each(
             "lobe-depth",
             "shallow medium deep",
@@ -85,7 +86,7 @@ public static class StateDrawings
         Each(
             "arrangement",
             "alternate subopposite opposite whorled on-spurs",
-            state => LeafyShoots.Of(state, LeafDrawing.Blade(LeafForm.With(("shape", "elliptic")), veins: false), 0.95)!
+            state => LeafyShoots.Of(state, [LeafDrawing.Blade(LeafForm.With(("shape", "elliptic")), veins: false)], 0.95)!
         );
         Each(
             "needle-grouping",

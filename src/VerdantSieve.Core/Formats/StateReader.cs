@@ -10,7 +10,7 @@ internal static class StateReader
     {
         var words = entry.Pairs("words").ToDictionary(pair => pair.Key, pair => Words(pair.Value));
         State[] states = [.. entry.Pairs("states").Select(pair => StateOf(pair.Key, pair.Value, words))];
-        foreach (var unknown in words.Keys.Except(states.Select(state => state.Id)))
+        foreach (var unknown in words.Keys.Except(states.Select(state => state.Id)).Except(entry.Pairs("broader").Select(pair => pair.Key)))
             entry.Fault("words", $"“words” names “{unknown}”, which is no state of {id}");
         // Known here even where nothing is said of them.
         foreach (var key in new[] { "confused", "within", "broader" })
@@ -50,6 +50,7 @@ internal static class StateReader
     public static IReadOnlyList<BroadWord> BroadWords(string id, IReadOnlyList<State> states, EntryReader entry)
     {
         var words = new List<BroadWord>();
+        var also = entry.Pairs("words").ToDictionary(pair => pair.Key, pair => Words(pair.Value));
         foreach (var (word, text) in entry.Pairs("broader"))
             if (
                 text.Split('|', 2, StringSplitOptions.TrimEntries) is [{ Length: > 0 } label, var covered]
@@ -57,7 +58,7 @@ internal static class StateReader
                 && AreStates(named, states)
                 && states.All(state => state.Id != word)
             )
-                words.Add(new BroadWord(word, label, named));
+                words.Add(new BroadWord(word, label, named) { Also = also.GetValueOrDefault(word, []) });
             else
                 entry.Fault(
                     "broader",

@@ -33,6 +33,9 @@ public static partial class QuantityParser
     /// <summary>The width of a grown person's hand across the palm, in centimetres: 8 to 10 (common practice).</summary>
     public const double HandWidth = 9;
 
+    /// <summary>The most letters of an amount, blanks in a row counted once.</summary>
+    public const int Longest = 200;
+
     private const double LargerThanAnyTree = 100_000;
 
     private static readonly Dictionary<char, string> VulgarFractions = new()
@@ -63,7 +66,11 @@ public static partial class QuantityParser
     public static Outcome<Quantity> Parse(string? text, MeasureUnit unit)
     {
         var typed = new Typed(text, unit);
-        var words = Spell(text ?? "");
+        // Blanks in a row say nothing, and the pattern would try each of them for each part of an amount.
+        text = Blanks().Replace(text ?? "", " ");
+        if (text.Length > Longest)
+            return typed.Wrong($"At most {Longest} letters: type {typed.Allowed}.");
+        var words = Spell(text);
         var by = Take(ref words, AboutWords) ? MeasuredBy.Eye : MeasuredBy.Ruler;
         var limit = SideOf(ref words);
         var match = Pattern().Match(words);
@@ -210,6 +217,9 @@ public static partial class QuantityParser
 
     [GeneratedRegex($@"^(?<low>{Number}){More}{Mostly}\s*(?<unit>[a-z""″'′]*)\.?$", RegexOptions.CultureInvariant)]
     private static partial Regex Pattern();
+
+    [GeneratedRegex(@"\s+")]
+    private static partial Regex Blanks();
 
     [GeneratedRegex(@"(\d[½¼¾⅛⅜⅝⅞⅓⅔]?)\s+to\s+(\d)")]
     private static partial Regex RangeWord();

@@ -77,6 +77,14 @@ public sealed record RawReading(string? Character)
     /// <summary><c>sure</c>, <c>fair</c> or <c>guess</c>; <c>fair</c> where left out.</summary>
     public string? Certainty { get; init; }
 
+    /// <summary>Whether it was read of a character at a place on the plant; of no one place where <paramref name="on"/> is null or
+    /// empty.</summary>
+    public bool IsOf(string? character, string? on) => Character == character && (On ?? "") == (on ?? "");
+
+    /// <summary>Whether two readings stand in one place of a look, which keeps one of them: they are of one character at one place on the
+    /// plant.</summary>
+    public bool IsInPlaceOf(RawReading other) => IsOf(other.Character, other.On);
+
     /// <summary>A reading written so that <see cref="ReadingDesk.Check"/> reads it back unchanged.</summary>
     public static RawReading From(Reading reading)
     {

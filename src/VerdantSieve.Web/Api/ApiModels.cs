@@ -1,3 +1,4 @@
+using System.Text.Json.Nodes;
 using VerdantSieve.Core.Observing;
 
 namespace VerdantSieve.Web.Api;
@@ -22,6 +23,30 @@ public sealed record SieveRequest(
 
 /// <summary>Taxa to tell apart.</summary>
 public sealed record TellApartRequest(string? Flora, IReadOnlyList<string?>? Taxa, PlaceRequest? Place, string? Date, string? Stage);
+
+/// <summary>A text to be read.</summary>
+/// <param name="Units"><c>metric</c> or <c>inches</c>: the units of sizes that name none; metric where left out.</param>
+public sealed record ReadRequest(string? Flora, string? Text, string? Units);
+
+/// <param name="Readings">Each as a question to the sieve takes it, with the <c>span</c> of the text it came from.</param>
+/// <param name="Left">What was not understood.</param>
+public sealed record ReadAnswer(
+    IReadOnlyList<JsonObject> Readings,
+    ReadPlaceAnswer? Place,
+    string? Date,
+    string? Setting,
+    string? Age,
+    string? Stage,
+    IReadOnlyList<LeftAnswer> Left
+);
+
+public sealed record ReadPlaceAnswer(string Region);
+
+public sealed record LeftAnswer(SpanAnswer Span, string Text, IReadOnlyList<NearAnswer> Near);
+
+public sealed record SpanAnswer(int Start, int Length);
+
+public sealed record NearAnswer(string Character, string? State, string Label);
 
 public sealed record CandidateAnswer(
     string Taxon,

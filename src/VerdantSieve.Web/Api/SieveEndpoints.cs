@@ -1,8 +1,12 @@
 using Microsoft.AspNetCore.Http.HttpResults;
+using NodaTime;
+using NodaTime.Extensions;
 using VerdantSieve.Core;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Formats;
+using VerdantSieve.Core.Measuring;
 using VerdantSieve.Core.Observing;
+using VerdantSieve.Core.Observing.Speech;
 using VerdantSieve.Core.Sieving;
 using VerdantSieve.Store.Floras;
 
@@ -31,6 +35,13 @@ public static class SieveEndpoints
             .ProducesProblem(413)
             .WithName("TellApart")
             .WithSummary("The characters that separate 2 to 8 taxa, best first.");
+        api.MapPost("/read", Read)
+            .Accepts<ReadRequest>("application/json")
+            .Produces<ReadAnswer>()
+            .ProducesProblem(400)
+            .ProducesProblem(413)
+            .WithName("Read")
+            .WithSummary("Reads what people say of a plant: readings, where and when, and what was not understood.");
         api.MapGet("/floras", Floras).WithName("Floras").WithSummary("The floras served.");
         api.MapGet("/floras/{id}/characters", Characters)
             .Produces<CharacterAnswer[]>()
@@ -155,6 +166,20 @@ public static class SieveEndpoints
                 .Ranking.Where(share => share.Rank == rank && share.Probability > Listed)
                 .Select(share => new ShareAnswer(share.Name, share.Probability)),
         ];
+
+    private static async Task<IResult> Read(ApiRequest<ReadRequest> sent, FloraShelf shelf, IClock clock)
+    {
+        if (sent.Body is not { } request)
+            return sent.Trouble!;
+        if (await shelf.Take(request.Flora) is not { } open)
+            return WrongFlora(request.Flora, shelf);
+        if (request.Text is not { Length: > 0 and <= SpeechReader.Longest } text)
+            return ApiProblems.Bad(Fault.AtField("text", null, $"It must be a text of 1 to {SpeechReader.Longest} letters."));
+        if (!EnumWords.TryRead<LengthStyle>(request.Units ?? LengthStyle.Metric.Word(), out var style))
+            return ApiProblems.Bad(Fault.AtField("units", request.Units, $"It must be {EnumWords.Listed<LengthStyle>()}."));
+        var heard = open.Speech.Read(text, new SpokenAbout(clock.InTzdbSystemDefaultZone().GetCurrentDate(), style));
+        return Results.Ok(SpokenAnswers.Of(heard));
+    }
 
     private static async Task<IResult> TellApart(ApiRequest<TellApartRequest> sent, FloraShelf shelf)
     {

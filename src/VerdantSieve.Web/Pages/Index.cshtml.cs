@@ -7,7 +7,7 @@ using VerdantSieve.Core;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Store.Floras;
 using VerdantSieve.Store.Looks;
-using VerdantSieve.Web.Pages.Looks;
+using VerdantSieve.Web.Shared;
 
 namespace VerdantSieve.Web.Pages;
 
@@ -29,12 +29,7 @@ public sealed class IndexModel(LookBook book, FloraShelf shelf, FloraLibrary lib
     public async Task OnGet(CancellationToken cancel)
     {
         var today = clock.InTzdbSystemDefaultZone().GetCurrentDate();
-        Where = new WhereForm
-        {
-            Region = "ORE",
-            Date = LocalDatePattern.Iso.Format(today),
-            Setting = Setting.Wild.Word(),
-        };
+        Where = new WhereForm { Region = Habits.RegionOf(Request), Date = LocalDatePattern.Iso.Format(today) };
         await Lists(cancel);
     }
 
@@ -48,6 +43,7 @@ public sealed class IndexModel(LookBook book, FloraShelf shelf, FloraLibrary lib
         }
         if (await shelf.Take(Flora) is not { } open)
             return NotFound();
+        Habits.Remember(HttpContext, content.Circumstances.Region);
         var look = await book.Start(open.Flora.About.Id, content);
         return RedirectToPage("/Looks/Look", new { id = look.Id });
     }

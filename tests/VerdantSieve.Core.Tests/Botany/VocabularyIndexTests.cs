@@ -23,6 +23,16 @@ public class VocabularyIndexTests
             states: {smooth: smooth |, rough: rough |}
         """;
 
+    // A word for several states has further words too, and a search finds them.
+    [Fact]
+    public void A_broad_word_is_found_by_its_further_words()
+    {
+        var text = Vocabulary
+            .Replace("serrate: toothed like a saw", "saw: like a saw\n      serrate: toothed like a saw")
+            .Replace("    states: {entire", "    broader:\n      saw: sawn | entire, serrate\n    states: {entire");
+        Assert.Equal("margin", new VocabularyIndex(Read(text).Value.Vocabulary).Find("like a saw")[0].Character.Id);
+    }
+
     private static VocabularyWord[] Find(string text) => [.. new VocabularyIndex(Read(Vocabulary).Value.Vocabulary).Find(text)];
 
     [Theory]
@@ -36,6 +46,12 @@ public class VocabularyIndexTests
         var first = Find(text)[0];
         Assert.Equal((character, state), (first.Character.Id, first.State?.Id));
     }
+
+    [Theory]
+    [InlineData("rim", "rim")]
+    [InlineData("saw edged", "saw-edged")]
+    [InlineData("margin", "margin")]
+    public void What_it_was_found_by_is_said(string text, string said) => Assert.Equal(said, Find(text)[0].Said);
 
     [Fact]
     public void What_says_nothing_more_comes_first_and_what_nobody_says_finds_nothing()

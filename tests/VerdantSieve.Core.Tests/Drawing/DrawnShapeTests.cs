@@ -1,5 +1,6 @@
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Drawing;
+using VerdantSieve.Core.Observing;
 using Xunit;
 
 namespace VerdantSieve.Core.Tests.Drawing;
@@ -9,6 +10,43 @@ namespace VerdantSieve.Core.Tests.Drawing;
 /// sides over the middle third, linear ten times as long as wide or more.</summary>
 public class DrawnShapeTests
 {
+    [Fact]
+    public void A_plant_of_several_shapes_is_drawn_with_all_of_them()
+    {
+        var one = LeafForm.AllOf([Seen("lobing", StateMode.Is, "palmate")]);
+        var three = LeafForm.AllOf([Seen("lobing", StateMode.AllSeen, "unlobed", "palmate", "one-sided")]);
+        Assert.Single(one);
+        Assert.Equal(["unlobed", "palmate", "one-sided"], three.Select(form => form.State("lobing", "")));
+        Assert.Single(LeafForm.AllOf([Seen("lobing", StateMode.Either, "unlobed", "palmate")]));
+        Assert.NotEqual(Points(ShootDrawing.Of(one)), Points(ShootDrawing.Of(three)));
+    }
+
+    [Fact]
+    public void What_was_read_only_broadly_is_dotted()
+    {
+        Assert.True(IsDotted(Seen("structure", StateMode.Is, "compound")));
+        Assert.False(IsDotted(Seen("structure", StateMode.Is, "pinnate")));
+        Assert.False(IsDotted(Seen("margin", StateMode.Is, "toothed")));
+
+        static bool IsDotted(Reading reading) =>
+            ShootDrawing.Likeness(LeafForm.Of([reading])).Flat().All(stroke => stroke.Kind == StrokeKind.Unknown);
+    }
+
+    [Fact]
+    public void Lobed_leaflets_are_drawn_lobed()
+    {
+        Reading[] leaf = [Seen("structure", StateMode.Is, "odd-pinnate")];
+        var lobed = LeafForm.Of([.. leaf, Seen("leaflet-lobing", StateMode.Is, "lobed")]);
+        var unlobed = LeafForm.Of([.. leaf, Seen("leaflet-lobing", StateMode.Is, "unlobed")]);
+        Assert.NotEqual(Points(ShootDrawing.Likeness(lobed)), Points(ShootDrawing.Likeness(unlobed)));
+        Assert.Equal(Points(ShootDrawing.Likeness(LeafForm.Of(leaf))), Points(ShootDrawing.Likeness(unlobed)));
+    }
+
+    private static Reading Seen(string character, StateMode mode, params string[] states) =>
+        new(character, new StatesSeen(states, mode), Certainty.Fair);
+
+    private static int Points(Core.Drawing.Drawing drawing) => drawing.Flat().Sum(stroke => stroke.Points.Count);
+
     [Theory]
     [InlineData("elliptic", BladeShape.Elliptic)]
     [InlineData("round", BladeShape.Elliptic)]

@@ -187,7 +187,11 @@ internal static class PackageTables
             ["within"] = Lines(states?.Within.Select(pair => (pair.Key, string.Join(", ", pair.Value)))),
             ["also"] = string.Join(ListMark, character.Also),
             ["words"] = Lines(
-                states?.States.Where(state => state.Also.Count > 0).Select(state => (state.Id, string.Join(", ", state.Also)))
+                states
+                    ?.States.Select(state => (state.Id, state.Also))
+                    .Concat(states.BroadWords.Select(word => (word.Id, word.Also)))
+                    .Where(word => word.Also.Count > 0)
+                    .Select(word => (word.Id, string.Join(", ", word.Also)))
             ),
             ["broader"] = Lines(states?.BroadWords.Select(word => (word.Id, $"{word.Label} | {string.Join(", ", word.States)}"))),
         };

@@ -1,9 +1,13 @@
+using Microsoft.AspNetCore.Antiforgery;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 using NodaTime;
 using NodaTime.Extensions;
+using NodaTime.Text;
 using VerdantSieve.Core;
+using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Observing;
+using VerdantSieve.Core.Observing.Speech;
 using VerdantSieve.Core.Sieving;
 using VerdantSieve.Store.Looks;
 using VerdantSieve.Web.Shared;
@@ -11,8 +15,10 @@ using VerdantSieve.Web.Shared;
 namespace VerdantSieve.Web.Pages.Looks;
 
 /// <summary>One look: its readings, what to look at next, what is in the pan.</summary>
-public sealed class LookModel(LookBook book, FloraShelf shelf, IClock clock) : PageModel
+public sealed class LookModel(LookBook book, FloraShelf shelf, IClock clock, IAntiforgery antiforgery) : PageModel
 {
+    private const int LongestInAddress = 1000;
+
     public LookView View { get; private set; } = null!;
 
     [BindProperty]
@@ -26,46 +32,123 @@ public sealed class LookModel(LookBook book, FloraShelf shelf, IClock clock) : P
         string? find,
         bool more,
         bool where,
+        bool? glance,
+        string? on,
+        string? said,
         CancellationToken cancel
     ) =>
         await book.Find(id, cancel) is { } look
-            ? await Show(look, new LookRequest(ask, several, taxon, find, more), where: where ? WhereForm.Of(look.Content) : null)
+            ? await Show(
+                look,
+                new LookRequest(ask, several, taxon, find, more, glance, on) { Said = Kept(said ?? "") },
+                where: where ? WhereForm.Of(look.Content) : null
+            )
             : NotFound();
 
-    public async Task<IActionResult> OnPostRead(string id, ReadForm form)
+    public async Task<IActionResult> OnPostRead(string id, ReadForm form, string? was)
     {
-        if (await shelf.Take(await book.FloraOf(id)) is not { Flora: var flora })
+        if (await shelf.Take(await book.FloraOf(id)) is not { } open)
             return NotFound();
-        var outcome = form.Check(flora, Units.Of(Request));
-        if (outcome.Has(out var reading))
-            return await Changed(
-                await book.Change(
-                    id,
-                    Wording.Of(reading, flora),
-                    content =>
-                        content with
-                        {
-                            Readings = [.. content.Readings.Where(r => r.Character != reading.Character), RawReading.From(reading)],
-                        }
-                )
+        // A reading that is changed keeps its own certainty; what the reader is used to changes only where they set it.
+        if (form.Certainty != was && EnumWords.TryRead<Certainty>(form.Certainty, out var certainty))
+            Habits.Remember(HttpContext, certainty);
+        var outcome = form.Check(open, Units.Of(Request), Today);
+        if (outcome.Has(out var readings))
+        {
+            var changed = await book.Change(
+                id,
+                string.Join(", ", readings.Select(reading => Wording.Of(reading, open.Flora))),
+                content => form.Glance ? content.Toggled(readings[0]) : content.With(readings)
             );
+            return await Changed(changed, new LookRequest(Glance: form.Glance && IsStillGlancing(changed, open) ? true : null));
+        }
         if (await book.Find(id) is not { } look)
             return NotFound();
         Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
-        return await Show(look, new LookRequest(form.Character, form.States.Count > 1), outcome.Faults[0], form);
-    }
-
-    public async Task<IActionResult> OnPostDrop(string id, string character)
-    {
-        var flora = (await shelf.Take(await book.FloraOf(id)))?.Flora;
-        return await Changed(
-            await book.Change(
-                id,
-                $"dropped {flora?.FindCharacter(character)?.Label ?? character}",
-                content => content with { Readings = [.. content.Readings.Where(r => r.Character != character)] }
-            )
+        return await Show(
+            look,
+            new LookRequest(form.Character, form.States.Count > 1 || form.Tally.Count > 0, On: form.On),
+            outcome.Faults[0],
+            form
         );
     }
+
+    // The last row answered sends the glance away; it comes back where it is asked for.
+    private static bool IsStillGlancing(Look? look, OpenFlora open) =>
+        look is not null && !FirstGlance.IsDone(FirstGlance.Of(open.Flora, LookQuestion.Of(look.Content, open.Flora).Question.Readings));
+
+    /// <summary>What is being said, read as it is typed: nothing is kept yet.</summary>
+    public async Task<IActionResult> OnPostHear(string id, string? text, CancellationToken cancel)
+    {
+        if (await book.Find(id, cancel) is not { } look || await shelf.Take(look.FloraId) is not { } open)
+            return NotFound();
+        return Partial("Looks/_Heard", Shown(Hear(look, open, text ?? ""), look, open));
+    }
+
+    /// <summary>Takes what was said: all of it but what was left out, or one reading alone. What was not understood stays in the
+    /// field.</summary>
+    public async Task<IActionResult> OnPostSay(string id, string? text, string[] drop, string? only)
+    {
+        if (await book.Find(id) is not { } look || await shelf.Take(look.FloraId) is not { } open)
+            return NotFound();
+        var said = text ?? "";
+        var heard = Hear(look, open, said);
+        HeardChip[] taken =
+        [
+            .. HeardChip.Of(heard, open.Flora, Units.Of(Request)).Where(chip => only is null ? !drop.Contains(chip.Key) : chip.Key == only),
+        ];
+        var certainty = Habits.CertaintyOf(HttpContext);
+        // What was said without a word of doubt is as sure as the reader said they are.
+        Reading[] readings =
+        [
+            .. taken.Select(chip =>
+                chip.Heard.Reading.Certainty == Certainty.Fair ? chip.Heard.Reading with { Certainty = certainty } : chip.Heard.Reading
+            ),
+        ];
+        var rest = only is null ? string.Join(", ", heard.Left.Select(left => left.Text)) : Cut(said, taken);
+        var request = new LookRequest { Said = rest };
+        if (readings.Length == 0 && (only is not null || !heard.HasCircumstances))
+            return await Show(look, request with { Said = said }, heard: heard.Left.Count > 0 ? heard : null);
+        var changed = await book.Change(
+            id,
+            $"“{(said.Length > 60 ? said[..60] + "…" : said)}”",
+            content => only is null ? content.With(readings).Placed(heard) : content.With(readings)
+        );
+        return await Changed(changed, request);
+    }
+
+    // What stands in an address has bounds of its own.
+    private static string Kept(string said) => said.Length > LongestInAddress ? said[..LongestInAddress] : said;
+
+    // The text without the words of what was taken from it.
+    private static string Cut(string said, HeardChip[] taken) =>
+        taken is [{ Heard.Span: var span }] ? (said[..span.Start] + said[span.End..]).Trim(' ', ',', ';', '.') : said;
+
+    private Heard Hear(Look look, OpenFlora open, string text)
+    {
+        var question = LookQuestion.Of(look.Content, open.Flora).Question;
+        var about = new SpokenAbout(Today, Units.Of(Request), question.Readings.Any(IsOfACompoundLeaf), question.Circumstances.Region);
+        return open.Speech.Read(text.Length > SpeechReader.Longest ? text[..SpeechReader.Longest] : text, about);
+    }
+
+    private static bool IsOfACompoundLeaf(Reading reading) =>
+        reading is { Character: CharacterIds.Structure, Observation: StatesSeen { States: not ["simple"], Mode: StateMode.Is } };
+
+    private LocalDate Today => clock.InTzdbSystemDefaultZone().GetCurrentDate();
+
+    /// <summary>Makes a reading in the hand surer, or less sure.</summary>
+    public async Task<IActionResult> OnPostSure(string id, string character, string? on, string certainty) =>
+        EnumWords.TryRead<Certainty>(certainty, out var sure)
+            ? await Changed(
+                await book.Change(id, $"{certainty}: {await LabelOf(id, character)}", content => content.Surer(character, on, sure))
+            )
+            : BadRequest();
+
+    public async Task<IActionResult> OnPostDrop(string id, string? character, string? on) =>
+        await Changed(await book.Change(id, $"dropped {await LabelOf(id, character)}", content => content.Without(character, on)));
+
+    private async Task<string> LabelOf(string id, string? character) =>
+        (await shelf.Take(await book.FloraOf(id)))?.Flora.FindCharacter(character ?? "")?.Label ?? character ?? "a reading";
 
     public async Task<IActionResult> OnPostUndo(string id) => await Changed(await book.Move(id, -1));
 
@@ -146,14 +229,21 @@ public sealed class LookModel(LookBook book, FloraShelf shelf, IClock clock) : P
     }
 
     // After a change a page without scripts is sent on to the look's own address, so that reloading repeats nothing.
-    private async Task<IActionResult> Changed(Look? look)
+    private async Task<IActionResult> Changed(Look? look, LookRequest? request = null)
     {
         if (look is null)
             return NotFound();
         if (!IsFragment)
-            return Redirect(AddressOf(look));
+            return RedirectToPage(
+                new
+                {
+                    id = look.Id,
+                    glance = request?.Glance is true ? "true" : null,
+                    said = request?.Said is { Length: > 0 } said ? Kept(said) : null,
+                }
+            );
         Response.Headers["HX-Replace-Url"] = AddressOf(look);
-        return await Show(look, new LookRequest());
+        return await Show(look, request ?? new LookRequest());
     }
 
     private async Task<IActionResult> Show(
@@ -162,21 +252,37 @@ public sealed class LookModel(LookBook book, FloraShelf shelf, IClock clock) : P
         Fault? problem = null,
         ReadForm? sent = null,
         WhereForm? where = null,
-        NotesForm? notes = null
+        NotesForm? notes = null,
+        Heard? heard = null
     )
     {
         Response.Headers.Append("Vary", "HX-Request");
         if (await shelf.Take(look.FloraId) is not { } open)
             return NotFound();
-        View = new LookView(look, open, request, Units.Of(Request), AddressOf(look))
+        heard ??= request.Said.Length > 0 ? Hear(look, open, request.Said) : null;
+        View = new LookView(
+            look,
+            open,
+            request with
+            {
+                Certainty = Habits.CertaintyOf(HttpContext),
+            },
+            Units.Of(Request),
+            AddressesOf(look, open)
+        )
         {
             Problem = problem,
             Sent = sent,
             Where = where,
             Notes = notes!,
+            Heard = heard is null ? null : Shown(heard, look, open),
         };
         return IsFragment ? Partial("Looks/_Look", View) : Page();
     }
+
+    private HeardView Shown(Heard heard, Look look, OpenFlora open) => new(heard, open.Flora, Units.Of(Request), AddressesOf(look, open));
+
+    private LookAddresses AddressesOf(Look look, OpenFlora open) => new(Url, look, open, antiforgery);
 
     private string AddressOf(Look look) => Url.Page("/Looks/Look", new { id = look.Id })!;
 

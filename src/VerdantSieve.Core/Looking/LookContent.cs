@@ -1,0 +1,79 @@
+using NodaTime.Text;
+using VerdantSieve.Core.Observing;
+using VerdantSieve.Core.Observing.Speech;
+using VerdantSieve.Core.Sieving;
+
+namespace VerdantSieve.Core.Looking;
+
+/// <summary>All that a look says at one moment. Every change makes a new one, so that every change can be undone.</summary>
+public sealed record LookContent
+{
+    /// <summary>The place, as the observer calls it.</summary>
+    public string Place { get; init; } = "";
+
+    /// <summary>Who looked.</summary>
+    public string Observer { get; init; } = "";
+
+    /// <summary>Where and when, as written; see <see cref="CircumstancesDesk"/>.</summary>
+    public RawCircumstances Circumstances { get; init; } = new();
+
+    /// <summary>Which school orders the answer.</summary>
+    public School School { get; init; } = School.Weigh;
+
+    /// <summary>How many readings may disagree; see <see cref="SieveQuestion.AllowedDisagreements"/>.</summary>
+    public int AllowedDisagreements { get; init; } = 1;
+
+    /// <summary>What the observer wrote beside it.</summary>
+    public string Notes { get; init; } = "";
+
+    /// <summary>The readings as written; see <see cref="ReadingDesk"/>.</summary>
+    public IReadOnlyList<RawReading> Readings { get; init; } = [];
+
+    /// <summary>What the observer settled on; null while the look is open.</summary>
+    public SavedDetermination? Determined { get; init; }
+
+    /// <summary>With readings taken; each stands in place of what was read of its character there before.</summary>
+    public LookContent With(params IReadOnlyList<Reading> readings)
+    {
+        RawReading[] taken = [.. readings.Select(RawReading.From)];
+        return this with { Readings = [.. Readings.Where(raw => !taken.Any(raw.IsInPlaceOf)), .. taken] };
+    }
+
+    /// <summary>Without what was read of a character at a place, or of the plant as a whole where <paramref name="on"/> is left
+    /// out.</summary>
+    public LookContent Without(string? character, string? on) =>
+        this with
+        {
+            Readings = [.. Readings.Where(raw => !raw.IsOf(character, on))],
+        };
+
+    /// <summary>With a reading taken, or taken back where just that state was read already.</summary>
+    public LookContent Toggled(Reading reading)
+    {
+        var raw = RawReading.From(reading);
+        return raw.States is [var state] && Readings.Any(old => old.IsInPlaceOf(raw) && old.States is [var was] && was == state)
+            ? Without(raw.Character, raw.On)
+            : With(reading);
+    }
+
+    /// <summary>With a reading as sure as is said now.</summary>
+    public LookContent Surer(string? character, string? on, Certainty certainty) =>
+        this with
+        {
+            Readings = [.. Readings.Select(raw => raw.IsOf(character, on) ? raw with { Certainty = certainty.Word() } : raw)],
+        };
+
+    /// <summary>With what was said of where, when and how the plant stands; what was not said stays as it is.</summary>
+    public LookContent Placed(Heard heard) =>
+        this with
+        {
+            Circumstances = Circumstances with
+            {
+                Region = heard.Region ?? Circumstances.Region,
+                Date = heard.Date is { } date ? LocalDatePattern.Iso.Format(date) : Circumstances.Date,
+                Setting = heard.Setting?.Word() ?? Circumstances.Setting,
+                Age = heard.Age?.Word() ?? Circumstances.Age,
+                Stage = heard.Stage?.Word() ?? Circumstances.Stage,
+            },
+        };
+}

@@ -1,0 +1,27 @@
+using VerdantSieve.Core.Measuring;
+
+namespace VerdantSieve.Core.Observing.Speech;
+
+/// <summary>A number of things or a size, as said.</summary>
+/// <param name="Low">The least.</param>
+/// <param name="High">The most; the same where one number was said.</param>
+internal sealed record Amount(double Low, double High)
+{
+    /// <summary>The usual one of a range.</summary>
+    public double? Usual { get; init; }
+
+    /// <summary>One number for each leaf, where they were said in a row; else empty.</summary>
+    public IReadOnlyList<double> Values { get; init; } = [];
+
+    /// <summary>The unit, as in <see cref="QuantityParser"/>; null where none was said.</summary>
+    public string? Unit { get; init; }
+
+    /// <summary>On which side it is a limit.</summary>
+    public LimitSide? Limit { get; init; }
+
+    /// <summary>How it was measured.</summary>
+    public MeasuredBy By { get; init; }
+
+    /// <summary>What stands behind “by”: 7 in “12 x 7 cm”.</summary>
+    public Amount? Across { get; init; }
+}

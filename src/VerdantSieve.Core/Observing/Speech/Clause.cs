@@ -1,0 +1,54 @@
+namespace VerdantSieve.Core.Observing.Speech;
+
+/// <summary>The pieces between two pauses.</summary>
+/// <param name="Items">The pieces; never empty.</param>
+internal sealed record Clause(IReadOnlyList<SpokenItem> Items)
+{
+    // Nobody says more in one breath; a text that never pauses is cut, so that what looks about within a clause costs no more than this.
+    private const int MostItems = 60,
+        MostClauses = 60;
+
+    /// <summary>The clauses of a text, sentence by sentence.</summary>
+    public static IEnumerable<IReadOnlyList<Clause>> Sentences(IReadOnlyList<SpokenItem> items)
+    {
+        var sentence = new List<Clause>();
+        var clause = new List<SpokenItem>();
+        foreach (var item in items)
+        {
+            var pause = item as PauseItem;
+            if (pause is null)
+                clause.Add(item);
+            if (pause is null && clause.Count < MostItems)
+                continue;
+            if (clause.Count > 0)
+                sentence.Add(new Clause(clause));
+            clause = [];
+            if (pause is not { Ends: true } && sentence.Count < MostClauses || sentence.Count == 0)
+                continue;
+            yield return sentence;
+            sentence = [];
+        }
+        if (clause.Count > 0)
+            sentence.Add(new Clause(clause));
+        if (sentence.Count > 0)
+            yield return sentence;
+    }
+
+    /// <summary>Whether the pieces say only where, when and how the plant stands.</summary>
+    public bool IsAboutCircumstances =>
+        Items.Any(item => item is PhraseItem { Meaning: var meaning } && IsWhereOrWhen(meaning))
+        && Items.All(item =>
+            item is AmountItem { IsBare: true }
+            || item is PhraseItem { Meaning: var meaning }
+                && (IsWhereOrWhen(meaning) || meaning.Role is SpokenRole.Silent or SpokenRole.Degree)
+        );
+
+    /// <summary>Whether a noun begins it, as in “twig green, hairy”; else what is said stands before its noun: “green twig”.</summary>
+    public bool IsNounFirst =>
+        Items.OfType<PhraseItem>().FirstOrDefault(item => item.Meaning.States.Count > 0 || item.Meaning.IsTopic)
+            is { Meaning: { IsTopic: true } first }
+        && (first.States.Count == 0 || first.Organ is not null);
+
+    private static bool IsWhereOrWhen(Meaning meaning) =>
+        meaning.IsCircumstance || meaning.Month is not null || meaning.DayOfMonth is not null;
+}

@@ -1,0 +1,225 @@
+using VerdantSieve.Core.Botany;
+
+namespace VerdantSieve.Core.Observing.Speech;
+
+/// <summary>The mentions of one clause.</summary>
+internal sealed class ClauseReading(SpeechListener listener, Clause clause, PhraseItem? ahead)
+{
+    // Of ten leaves.
+    private static readonly Dictionary<SpokenRole, int> Tenths = new()
+    {
+        [SpokenRole.NearlyAll] = 9,
+        [SpokenRole.Mostly] = 7,
+        [SpokenRole.Some] = 1,
+    };
+
+    private readonly Certainty? certainty = CertaintyOf(clause);
+    private readonly ClauseNouns nounsOf = new(listener, clause, ahead);
+    private readonly StateChoice choiceOf = new(listener, clause);
+    private bool not,
+        choice,
+        to;
+    private int? share;
+
+    private ClauseSizes Sizes => field ??= new ClauseSizes(listener, clause, nounsOf, certainty);
+
+    private static Certainty? CertaintyOf(Clause clause)
+    {
+        foreach (var item in clause.Items)
+        {
+            if (item is DoubtItem || item is PhraseItem doubtful && doubtful.Plays(SpokenRole.Guess))
+                return Observing.Certainty.Guess;
+            if (item is PhraseItem sure && sure.Plays(SpokenRole.Sure))
+                return Observing.Certainty.Sure;
+        }
+        return null;
+    }
+
+    public void Hear()
+    {
+        if (HearCannotTell())
+            return;
+        for (var at = 0; at < clause.Items.Count; at++)
+            HearItem(at);
+        HearNouns();
+        PassOverNouns();
+    }
+
+    private void HearItem(int at)
+    {
+        switch (clause.Items[at])
+        {
+            case PhraseItem { Meaning.States.Count: > 0 } item:
+                HearState(item, at);
+                break;
+            case PhraseItem { Meaning.IsTopic: true } item:
+                HearNoun(item);
+                break;
+            case PhraseItem item:
+                HearWord(item);
+                break;
+            case AmountItem item:
+                Sizes.HearAmount(item, at, share is not null);
+                break;
+            case ComparedItem item:
+                Sizes.HearCompared(item, at);
+                break;
+            case SlashItem:
+                to = true;
+                break;
+        }
+    }
+
+    // What steers the states behind it.
+    private void HearWord(PhraseItem item)
+    {
+        var (meaning, role) = (item.Meaning, item.Meaning.Role);
+        item.Used = role is not null || meaning.Place is not null || meaning.IsCircumstance;
+        if (meaning.IsCircumstance)
+            listener.HearCircumstance(meaning);
+        var anew = role is SpokenRole.But or SpokenRole.And;
+        not = role == SpokenRole.Not || not && !anew;
+        choice = role == SpokenRole.Or || choice && !anew;
+        to |= role == SpokenRole.To;
+        if (role is { } said && Tenths.TryGetValue(said, out var tenths))
+            share = tenths;
+    }
+
+    private void HearState(PhraseItem item, int at)
+    {
+        if (item.Meaning.Setting is not null || IsOfSomethingElse(at))
+        {
+            HearUnclear(item);
+            return;
+        }
+        PhraseItem[] nouns = item.Meaning.HasNoun ? [item, .. nounsOf.NounsFor(at)] : [.. nounsOf.NounsFor(at)];
+        var (meant, noun) = choiceOf.Choose(item, nouns);
+        // “nearly all” covers an acorn only where it is said of one.
+        if (meant is null || noun is null && item.Meaning.Role is not null || GoesAgainst(meant))
+        {
+            HearUnclear(item);
+            return;
+        }
+        (item.Used, var span) = (true, item.Span);
+        if (noun is not null)
+        {
+            noun.Used = true;
+            if (clause.Items.Contains(noun))
+                span = span.With(noun.Span);
+        }
+        Say(
+            item,
+            new Mention(meant.Character, span)
+            {
+                State = meant.Word,
+                Not = not,
+                IsChoice = choice || to && listener.Mentions.LastOrDefault()?.Character == meant.Character,
+                Share = share,
+                On = nounsOf.PlaceOf(meant.Character, noun, at),
+                Certainty = certainty,
+            }
+        );
+        (choice, to) = (false, false);
+        share = null;
+    }
+
+    // What shows one state at a time and was said before is not said again otherwise: “papery scales” are not those of the foliage then.
+    private bool GoesAgainst(StateMeant meant) =>
+        !meant.Character.Variety
+        && !choice
+        && share is null
+        && clause.Items.OfType<PhraseItem>().All(item => item.Said != meant.Character)
+        && listener.SaidOtherwise(meant);
+
+    // “with black marks”: what stands before a word that is not known is said of that.
+    private bool IsOfSomethingElse(int at) =>
+        at + 1 < clause.Items.Count
+        && clause.Items[at + 1] is UnknownItem
+        && (at == 0 || clause.Items[at - 1] is PhraseItem before && before.Plays(SpokenRole.Silent))
+        && clause.Items[at] is PhraseItem { Meaning: { IsWhole: false, IsThing: false } meaning }
+        && !meaning.States.Any(meant => StateChoice.IsPlainspoken(meant.Character));
+
+    // A word that is also the name of something is that; one that says nothing by itself is passed over; else it is told.
+    private void HearUnclear(PhraseItem item)
+    {
+        if (item.Meaning is { IsTopic: true, HasNoun: false })
+            HearNoun(item);
+        else if (item.Meaning.Role is not null || item.Meaning.IsCircumstance || item.Meaning.Place is not null)
+            HearWord(item);
+        else
+            listener.Ambiguous.Add((item.Span, item.Meaning.States));
+    }
+
+    // “no stipules”, “without glands”.
+    private void HearNoun(PhraseItem item)
+    {
+        if (item.Meaning.IsCircumstance)
+            listener.HearCircumstance(item.Meaning);
+        if (!not)
+            return;
+        var absent = item
+            .Meaning.About.OfType<StateCharacter>()
+            .Select(character =>
+                (character, State: character.States.FirstOrDefault(state => state.Id is "none" or "absent" or "none-or-lost"))
+            )
+            .Where(pair => pair.State is not null)
+            .ToArray();
+        if (item.Meaning.About.FirstOrDefault(IsLookedFor) is { } sought)
+            Say(item, new Mention(sought, item.Span) { There = false, Certainty = certainty });
+        else if (absent is [var (character, state)])
+            Say(item, new Mention(character, item.Span) { State = state!.Id, Certainty = certainty });
+        else
+            return;
+        item.Used = true;
+    }
+
+    // A thing that is looked for and named without more is there: “flowers”, “sprouts from the base”.
+    private void HearNouns()
+    {
+        foreach (var item in clause.Items.OfType<PhraseItem>().Where(item => !item.Used && item.Meaning.IsTopic))
+            if (
+                item.Meaning.About.FirstOrDefault(IsLookedFor) is { } sought
+                && clause.Items.All(other => other == item || SaysNothing(other))
+            )
+            {
+                item.Used = true;
+                Say(item, new Mention(sought, item.Span) { There = true, Certainty = certainty });
+            }
+    }
+
+    // “crushed leaves smell of oranges”: two nouns for one thing.
+    private void PassOverNouns()
+    {
+        PhraseItem[] nouns = [.. clause.Items.OfType<PhraseItem>().Where(item => item.Meaning.IsTopic)];
+        foreach (var item in nouns.Where(item => !item.Used && item.Meaning.States.Count == 0))
+            item.Used = nouns.Any(other => other.Used && other.Meaning.About.Overlaps(item.Meaning.About));
+    }
+
+    private static bool SaysNothing(SpokenItem item) =>
+        item is PhraseItem { Meaning: { States.Count: 0, Role: not null } or { Organ: not null } };
+
+    private static bool IsLookedFor(Character character) => character is PresenceCharacter or SeasonCharacter;
+
+    private bool HearCannotTell()
+    {
+        if (!clause.Items.OfType<PhraseItem>().Any(item => item.Plays(SpokenRole.CannotTell)))
+            return false;
+        foreach (var item in clause.Items.OfType<PhraseItem>())
+        {
+            var named = item.Meaning.About.Count == 1 ? item.Meaning.About.First() : null;
+            item.Used = item.Meaning.Role is not null || named is not null;
+            if (named is null && item.Meaning.IsTopic)
+                listener.Ambiguous.Add((item.Span, []));
+            if (named is not null)
+                listener.Add(new Mention(named, item.Span) { Untold = true });
+        }
+        return true;
+    }
+
+    private void Say(PhraseItem item, Mention mention)
+    {
+        // “scaly at the base, white above”: such a place ends with its clause; “young stems smooth, green” goes on.
+        (item.Said, item.On) = (mention.Character, nounsOf.HasPlaceOfItsOwn ? null : mention.On);
+        listener.Add(mention);
+    }
+}

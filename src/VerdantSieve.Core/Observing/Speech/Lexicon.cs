@@ -1,0 +1,171 @@
+using System.Collections.Frozen;
+using VerdantSieve.Core.Botany;
+
+namespace VerdantSieve.Core.Observing.Speech;
+
+/// <summary>All phrases that mean something in a flora: its vocabulary's words, the names of its kinds, and the words of a
+/// sentence.</summary>
+internal sealed class Lexicon
+{
+    private readonly PhraseTree<Meaning> phrases = new();
+    private readonly PhraseTree<List<Taxon>> names = new();
+    private readonly FrozenDictionary<string, string> nouns;
+
+    public Lexicon(Flora flora)
+    {
+        Vocabulary = flora.Vocabulary;
+        Measures = [.. flora.Characters.OfType<MeasureCharacter>()];
+        nouns = flora.Characters.ToFrozenDictionary(character => character.Id, FirstWord);
+        SpokenPhrases.AddTo(phrases);
+        foreach (var character in flora.Characters)
+            AddNouns(character);
+        foreach (var organ in Enum.GetValues<Organ>())
+            Share(organ);
+        foreach (var character in flora.Characters.OfType<StateCharacter>())
+            AddStates(character);
+        foreach (var taxon in flora.Taxa)
+        foreach (var name in (string[])[taxon.Name.Text, .. taxon.CommonNames, flora.GenusWord(taxon.Name.Genus), taxon.Name.Genus])
+            if (names.At(name) is { } bearers && !bearers.Contains(taxon))
+                bearers.Add(taxon);
+    }
+
+    public Vocabulary Vocabulary { get; }
+
+    /// <summary>The characters that are sizes.</summary>
+    public IReadOnlyList<MeasureCharacter> Measures { get; }
+
+    /// <summary>The noun that a character is said of, in its one form: of “twig {}” and “{} twig” the twig; kinds of fruit are
+    /// fruit.</summary>
+    public string NounOf(Character character) => nouns[character.Id];
+
+    /// <summary>The longest phrase at a place, and the place behind it.</summary>
+    public (Meaning Meaning, int End)? Phrase(IReadOnlyList<SpokenToken> tokens, int start) => phrases.Longest(tokens, start);
+
+    /// <summary>The kinds that bear the longest name at a place, and the place behind it.</summary>
+    public (List<Taxon> Taxa, int End)? Name(IReadOnlyList<SpokenToken> tokens, int start) => names.Longest(tokens, start);
+
+    private void AddNouns(Character character)
+    {
+        foreach (var name in character.Also.Append(character.Label))
+            About(name, character);
+        var halves = character.Phrase.Split("{}", 2, StringSplitOptions.TrimEntries);
+        // “leaf stalk {} long” is said of the leaf stalk; “{} lobes” counts lobes.
+        if (halves[0].Length > 0)
+            About(Noun(halves[0]), character);
+        else if (halves.Length > 1 && character is not MeasureCharacter)
+            About(halves[1], character);
+        if (character is CountCharacter && halves.Length > 1)
+            AddCount(character, halves[1]);
+    }
+
+    private static string FirstWord(Character character)
+    {
+        var words = PhraseTree<Meaning>.Words(character.Phrase.Replace("{}", "", StringComparison.Ordinal));
+        return words.FirstOrDefault(Organs.Of(character) == Organ.Fruit ? "fruit" : "");
+    }
+
+    // “buds with”, “wing reaching”, “flowers like”: the noun alone.
+    private static string Noun(string words)
+    {
+        foreach (var end in new[] { " with", " reaching", " covering", " by" })
+            if (words.EndsWith(end, StringComparison.Ordinal))
+                return words[..^end.Length];
+        return words is "a" or "growing" or "turning" or "smelling" ? "" : words;
+    }
+
+    // “number of lobes”, “pairs of veins”: what is counted.
+    private void AddCount(Character character, string counted)
+    {
+        foreach (var name in character.Also.Append(character.Label).Append(counted))
+        {
+            var thing = name.StartsWith("number of ", StringComparison.Ordinal) ? name["number of ".Length..] : name;
+            if (phrases.At(thing) is { } meaning)
+            {
+                meaning.About.Add(character);
+                meaning.Counts.Add(character);
+            }
+        }
+    }
+
+    private void AddStates(StateCharacter character)
+    {
+        foreach (var state in character.States)
+            AddState(character, state.Id, state.Label, state.Also);
+        foreach (var broad in character.BroadWords)
+            AddState(character, broad.Id, broad.Label, [broad.Id, .. broad.Also]);
+    }
+
+    private void AddState(StateCharacter character, string id, string label, IReadOnlyList<string> also)
+    {
+        var hanging = HangingOn(character, id);
+        // “not”, “several”, “below” say something else first.
+        if (phrases.At(id) is { Role: null, About.Count: 0 })
+            Name(id, false);
+        Name(label, false);
+        foreach (var name in also)
+        {
+            Name(name, true);
+            // “sawtoothed” is “saw-toothed”.
+            if (PhraseTree<Meaning>.Words(name) is [var one, var other] && phrases.Find(one + other) is null)
+                Name(one + other, true);
+        }
+
+        void Name(string name, bool owned)
+        {
+            // “needles in twos” is read as an amount, which says more.
+            var last = name[(name.LastIndexOf(' ') + 1)..];
+            var counted = last[^1] == 's' && WordForms.Numbers.ContainsKey(WordForms.Of(last));
+            if (counted || phrases.At(Bare(name)) is not { } meaning)
+                return;
+            meaning.States.RemoveAll(meant => meant.Character == character && !meant.Owned && meant.Word == id);
+            if (meaning.States.All(meant => meant.Character != character || meant.Word != id))
+                meaning.States.Add(new StateMeant(character, id, owned));
+            meaning.Words = PhraseTree<Meaning>.Words(Bare(name)).Length;
+            AddNoun(meaning, name);
+            meaning.Hanging.UnionWith(hanging);
+            meaning.IsFruit |= Organs.Of(character) == Organ.Fruit && character is { Phrase: "{}", OnlyIf.IsPresence: true };
+        }
+    }
+
+    // “in hanging clusters” may be said of flowers and of fruit, “hanging clusters” too.
+    private static string Bare(string name) => name.StartsWith("in ", StringComparison.Ordinal) ? name[3..] : name;
+
+    // What is said of the shoot is said of the twig, and what is said of limbs is said of bark.
+    private void Share(Organ organ)
+    {
+        Meaning[] named = [.. SpokenPhrases.NamesOf(organ).Select(phrases.At).OfType<Meaning>()];
+        Character[] all = [.. named.SelectMany(meaning => meaning.About).Distinct().Where(character => Organs.Of(character) == organ)];
+        foreach (var meaning in named)
+            meaning.About.UnionWith(all);
+    }
+
+    // “green twig” says green, and that it is the twig which is spoken of.
+    private void AddNoun(Meaning meaning, string name)
+    {
+        if (PhraseTree<Meaning>.Words(name) is not { Length: > 1 } words)
+            return;
+        foreach (var word in new[] { words[0], words[^1] })
+            if (phrases.Find(word) is { IsTopic: true } noun)
+            {
+                meaning.HasNoun = true;
+                meaning.About.UnionWith(noun.About);
+                meaning.Organ ??= noun.Organ;
+            }
+    }
+
+    // “broad” and “deciduous” are no things: nearly all hangs on them.
+    private Character[] HangingOn(StateCharacter character, string word)
+    {
+        if (character.Id is CharacterIds.LeafPersistence || word == "broad")
+            return [];
+        string[] covered = [.. character.Named(word).Select(at => character.States[at].Id)];
+        return
+        [
+            .. Vocabulary.Characters.Where(other =>
+                other.OnlyIf is { IsPresence: false } condition && condition.CharacterId == character.Id && covered.All(condition.Admits)
+            ),
+        ];
+    }
+
+    private void About(string name, Character character) => phrases.At(name)?.About.Add(character);
+}

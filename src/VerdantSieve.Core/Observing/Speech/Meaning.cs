@@ -1,0 +1,121 @@
+using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Seasons;
+
+namespace VerdantSieve.Core.Observing.Speech;
+
+/// <summary>What a phrase can mean. Most mean one thing; “smooth” is a state of three characters, “acorns” a state and what the next words
+/// are about.</summary>
+internal sealed class Meaning
+{
+    /// <summary>The states it can name.</summary>
+    public List<StateMeant> States { get; } = [];
+
+    /// <summary>The characters that it names, or whose part of the plant it names: what is said next to it is about one of these.</summary>
+    public HashSet<Character> About { get; } = new(ReferenceEqualityComparer.Instance);
+
+    /// <summary>The counts that it is the counted thing of: “lobes”.</summary>
+    public HashSet<Character> Counts { get; } = new(ReferenceEqualityComparer.Instance);
+
+    /// <summary>The characters that are asked only where one of its states is shown: how deep, of lobes; how the cup, of acorns.</summary>
+    public HashSet<Character> Hanging { get; } = new(ReferenceEqualityComparer.Instance);
+
+    /// <summary>The organ it is the plain name of: what is said next to it may be any of its characters.</summary>
+    public Organ? Organ { get; set; }
+
+    /// <summary>Where on the plant.</summary>
+    public PlantPlace? Place { get; set; }
+
+    /// <summary>The part it plays in the sentence.</summary>
+    public SpokenRole? Role { get; set; }
+
+    /// <summary>How the size before or behind it was taken.</summary>
+    public Dimension? Dimension { get; set; }
+
+    /// <summary>What two plants are held against each other in.</summary>
+    public Comparative? Comparative { get; set; }
+
+    /// <summary>A botanical country.</summary>
+    public string? Region { get; set; }
+
+    /// <summary>A month, 1 to 12.</summary>
+    public int? Month { get; set; }
+
+    /// <summary>The day of the month that “early”, “mid” or “late” stands for.</summary>
+    public int? DayOfMonth { get; set; }
+
+    public Setting? Setting { get; set; }
+    public Age? Age { get; set; }
+    public LeafStage? Stage { get; set; }
+
+    /// <summary>Whether what stands next to it can be said of it.</summary>
+    public bool IsTopic => About.Count > 0 || Organ is not null;
+
+    /// <summary>Whether it is a thing beside being a state: “acorns”, “needles”, “lobed”.</summary>
+    public bool IsThing => Hanging.Count > 0 || IsFruit || HasNoun;
+
+    /// <summary>Whether it is a state with its noun: “green twig”.</summary>
+    public bool HasNoun { get; set; }
+
+    /// <summary>Whether it names a side of the leaf, and nothing where bark is spoken of: “above”.</summary>
+    public bool IsSide { get; set; }
+
+    /// <summary>Of how many words it is.</summary>
+    public int Words { get; set; }
+
+    /// <summary>Whether it says enough to be understood whatever stands round it.</summary>
+    public bool IsWhole => HasNoun || Words > 2;
+
+    /// <summary>Whether it is a kind of fruit.</summary>
+    public bool IsFruit { get; set; }
+
+    /// <summary>Whether it says where, when or how the plant stands.</summary>
+    public bool IsCircumstance => Region is not null || Setting is not null || Age is not null || Stage is not null;
+}
+
+/// <summary>A state, or a broad word, that a phrase can name.</summary>
+/// <param name="Character">The character.</param>
+/// <param name="Word">The state or the broad word.</param>
+/// <param name="Owned">Whether the vocabulary lists the phrase among what people say for it, so that it is understood by itself.</param>
+internal sealed record StateMeant(StateCharacter Character, string Word, bool Owned);
+
+/// <summary>The part a phrase plays in a sentence.</summary>
+internal enum SpokenRole
+{
+    /// <summary>It says nothing.</summary>
+    Silent,
+
+    /// <summary>It says nothing, and may stand between a word and its noun: “very”, “large”.</summary>
+    Degree,
+
+    /// <summary>From the one to the other: “ovate to lanceolate”.</summary>
+    To,
+    Not,
+    But,
+    And,
+    Or,
+    Guess,
+    Sure,
+    CannotTell,
+
+    /// <summary>“nearly all”: nine in ten.</summary>
+    NearlyAll,
+
+    /// <summary>“mostly”: three in four.</summary>
+    Mostly,
+
+    /// <summary>“sometimes”, “a few”: one.</summary>
+    Some,
+}
+
+/// <summary>Which way a size was taken.</summary>
+internal enum Dimension
+{
+    Long,
+    Wide,
+    Tall,
+    Thick,
+    Ratio,
+}
+
+/// <summary>“narrower”: in what, and whether the plant at hand has more of it.</summary>
+internal sealed record Comparative(Dimension Of, Comparison Is);

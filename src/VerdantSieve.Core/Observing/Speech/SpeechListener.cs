@@ -1,0 +1,212 @@
+using NodaTime;
+using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Measuring;
+using VerdantSieve.Core.Seasons;
+
+namespace VerdantSieve.Core.Observing.Speech;
+
+/// <summary>Makes mentions of the pieces of a text: which of a word's meanings is meant follows from the nouns round it.</summary>
+internal sealed class SpeechListener(Lexicon lexicon, SpokenAbout about)
+{
+    // How many nouns of the same sentence may still be spoken of, the last first.
+    private const int Remembered = 6;
+
+    private readonly List<PhraseItem> remembered = [];
+
+    public Lexicon Lexicon => lexicon;
+    public SpokenAbout About => about;
+
+    /// <summary>The nouns of the sentence so far, the last first.</summary>
+    public IReadOnlyList<PhraseItem> Spoken => remembered;
+
+    /// <summary>Whether bark was spoken of last.</summary>
+    public bool SpeaksOfBark =>
+        remembered
+            .FirstOrDefault(item => item.Meaning is { IsTopic: true } and not { Place: not null, Organ: null })
+            ?.Organs.Contains(Organ.Bark)
+        ?? false;
+
+    /// <summary>The unit of the last size that had one.</summary>
+    public string? LastUnit { get; set; }
+
+    /// <summary>What was mentioned, in the order of the text.</summary>
+    public List<Mention> Mentions { get; } = [];
+
+    /// <summary>States of which it can't be told what they are said of.</summary>
+    public List<(TextSpan Span, IReadOnlyList<StateMeant> Candidates)> Ambiguous { get; } = [];
+
+    public string? Region { get; private set; }
+    public LocalDate? Date { get; private set; }
+    public Setting? Setting { get; private set; }
+    public Age? Age { get; private set; }
+    public LeafStage? Stage { get; private set; }
+
+    /// <summary>The last thing that was counted: “usually 7 leaflets, rarely 9”.</summary>
+    public Character? LastCounted { get; set; }
+
+    private bool isCompound,
+        speaksOfNeedles;
+    private readonly Dictionary<string, HashSet<string>> shown = [];
+    private readonly Dictionary<string, HashSet<int>> said = [];
+
+    /// <summary>Takes a mention down.</summary>
+    public void Add(Mention mention)
+    {
+        Mentions.Add(mention);
+        speaksOfNeedles |= IsOfNeedles(mention);
+        if (mention is { State: { } state, Not: false, Character: StateCharacter character })
+        {
+            var covered = character.Covered(state);
+            Shown(character.Id).UnionWith(covered.Select(at => character.States[at].Id));
+            if (mention.On is null)
+                (said.TryGetValue(character.Id, out var states) ? states : said[character.Id] = []).UnionWith(covered);
+        }
+        // Whoever speaks of leaf arrangement speaks of broad leaves.
+        foreach (var condition in lexicon.Vocabulary.ConditionsOf(mention.Character))
+            if (!condition.IsPresence && lexicon.Vocabulary.Find(condition.CharacterId) is StateCharacter on)
+                Shown(on.Id).UnionWith(on.States.Select(each => each.Id).Where(condition.Admits));
+    }
+
+    /// <summary>Whether a plant as spoken of so far can have the character: there are no cone scales on cherries.</summary>
+    public bool CanBeSaid(Character character) =>
+        lexicon
+            .Vocabulary.ConditionsOf(character)
+            .All(condition =>
+                condition.IsPresence || !shown.TryGetValue(condition.CharacterId, out var states) || states.Any(condition.Admits)
+            );
+
+    /// <summary>Whether another state of the character was said before in another sentence, at no place.</summary>
+    public bool SaidOtherwise(StateMeant meant) =>
+        said.TryGetValue(meant.Character.Id, out var states)
+        && !meant.Character.Covered(meant.Word).Any(states.Contains)
+        && !remembered.Exists(item => item.Said == meant.Character);
+
+    /// <summary>Whether what a character hangs on was said to be there.</summary>
+    public bool IsThere(Character character) =>
+        character.OnlyIf is not { IsPresence: false } condition
+        || shown.TryGetValue(condition.CharacterId, out var states) && states.Any(condition.Admits);
+
+    private HashSet<string> Shown(string character) => shown.TryGetValue(character, out var states) ? states : shown[character] = [];
+
+    public void Hear(IReadOnlyList<SpokenItem> items)
+    {
+        isCompound = about.IsCompound || items.Any(SaysCompound);
+        foreach (var sentence in Clause.Sentences(items))
+        {
+            remembered.Clear();
+            for (var at = 0; at < sentence.Count; at++)
+            {
+                if (sentence[at].IsAboutCircumstances)
+                    HearCircumstances(sentence[at]);
+                else
+                    new ClauseReading(this, sentence[at], NounAhead(sentence, at)).Hear();
+                Remember(sentence[at]);
+            }
+        }
+    }
+
+    // “slender, hairless, brown twigs”: the noun of a row of words stands at its end.
+    private PhraseItem? NounAhead(IReadOnlyList<Clause> sentence, int at)
+    {
+        if (remembered.Any(item => item.Meaning.IsTopic))
+            return null;
+        for (var i = at + 1; i < sentence.Count && i < at + 5; i++)
+        {
+            if (sentence[i].IsNounFirst || sentence[i].Items.Any(item => item is AmountItem or ComparedItem))
+                return null;
+            if (
+                sentence[i]
+                    .Items.OfType<PhraseItem>()
+                    .FirstOrDefault(item => item.Meaning is { IsTopic: true, States.Count: 0 } or { HasNoun: true }) is
+                { } noun
+            )
+                return noun;
+        }
+        return null;
+    }
+
+    private void Remember(Clause clause)
+    {
+        foreach (var item in clause.Items.OfType<PhraseItem>())
+            if (item.Meaning.IsTopic || item.Meaning.IsThing || item.Said is not null)
+                remembered.Insert(0, item);
+        if (remembered.Count > Remembered)
+            remembered.RemoveRange(Remembered, remembered.Count - Remembered);
+    }
+
+    private void HearCircumstances(Clause clause)
+    {
+        int? month = null,
+            part = null,
+            day = null,
+            year = null;
+        foreach (var item in clause.Items)
+        {
+            item.Used = true;
+            if (item is AmountItem { Amount.Low: var number })
+            {
+                if (number is >= 1 and <= 31)
+                    day = (int)number;
+                else if (number is >= 1900 and <= 2200)
+                    year = (int)number;
+                else
+                    item.Used = false;
+            }
+            else if (item is PhraseItem { Meaning: var meaning })
+            {
+                HearCircumstance(meaning);
+                (month, part) = (meaning.Month ?? month, meaning.DayOfMonth ?? part);
+            }
+        }
+        if (month is { } named)
+            Date = DayOf(named, day ?? part ?? 15, year);
+    }
+
+    public void HearCircumstance(Meaning meaning)
+    {
+        Region = meaning.Region ?? Region;
+        Setting = meaning.Setting ?? Setting;
+        Age = meaning.Age ?? Age;
+        Stage = meaning.Stage ?? Stage;
+    }
+
+    // The last such day before today where no year is named.
+    private LocalDate DayOf(int month, int day, int? year)
+    {
+        var known = year ?? about.Today.Year;
+        var date = new LocalDate(known, month, Math.Min(day, CalendarSystem.Iso.GetDaysInMonth(known, month)));
+        return year is null && date > about.Today ? date.PlusYears(-1) : date;
+    }
+
+    /// <summary>The measure that is meant where only “the leaf” or nothing is named.</summary>
+    /// <remarks>“The leaf is 30 cm long”: the whole leaf where it is compound, else the blade; the needle where needles were spoken
+    /// of.</remarks>
+    public Character? OfTheLeaf(Dimension dimension, bool leaflet)
+    {
+        if (!leaflet && speaksOfNeedles)
+            return lexicon.Measures.FirstOrDefault(measure => measure.Part == "needles" && Dimensions.Of(measure) == dimension);
+        var id = dimension switch
+        {
+            Dimension.Long => isCompound && !leaflet ? CharacterIds.LeafLength : CharacterIds.BladeLength,
+            Dimension.Wide => CharacterIds.BladeWidth,
+            Dimension.Ratio => CharacterIds.Slenderness,
+            Dimension.Tall => CharacterIds.Height,
+            Dimension.Thick => "",
+        };
+        return lexicon.Vocabulary.Find(id);
+    }
+
+    private static bool IsOfNeedles(Mention mention) =>
+        mention.Character.Part == "needles" || mention is { Character.Id: CharacterIds.Foliage, State: "needle" or "awl", Not: false };
+
+    private static bool SaysCompound(SpokenItem item) =>
+        item switch
+        {
+            AmountItem amount => amount.Counts.Any(IsOfLeaflets),
+            PhraseItem { Meaning: var meaning } => meaning.Counts.Any(IsOfLeaflets)
+                || meaning.States.Any(meant => meant is { Character.Id: CharacterIds.Structure, Owned: true, Word: not "simple" }),
+            _ => false,
+        };
+
+    private static bool IsOfLeaflets(Character character) => character.Id == CharacterIds.LeafletCount;
+}

@@ -1,0 +1,192 @@
+using System.Globalization;
+using Superpower.Model;
+using VerdantSieve.Core.Botany;
+using Piece = Superpower.Model.Token<VerdantSieve.Core.Observing.Speech.TokenKind>;
+
+namespace VerdantSieve.Core.Observing.Speech;
+
+/// <summary>Goes through a text once and says of each piece what it may mean: amounts first, then the longest phrase.</summary>
+internal sealed class SpeechScanner
+{
+    // “12–16 or so pairs of veins”: how far behind a number its noun may stand.
+    private const int WordsBeforeANoun = 3;
+
+    private readonly Lexicon lexicon;
+    private readonly List<SpokenToken> tokens;
+    private readonly List<SpokenItem> items = [];
+    private TokenList<TokenKind> rest;
+
+    private SpeechScanner(Lexicon lexicon, string text)
+    {
+        this.lexicon = lexicon;
+        tokens = WithUnits(SpeechTokens.Of(text));
+        rest = new TokenList<TokenKind>([.. tokens.Select(Piece)]);
+    }
+
+    public static IReadOnlyList<SpokenItem> Scan(Lexicon lexicon, string text)
+    {
+        var scanner = new SpeechScanner(lexicon, text);
+        for (var at = 0; at < scanner.tokens.Count;)
+            at = scanner.Next(at);
+        return scanner.items;
+    }
+
+    private static Piece Piece(SpokenToken token) =>
+        new(
+            token.Kind,
+            new Superpower.Model.TextSpan(
+                token.Kind == TokenKind.Number ? token.Value.ToString("R", CultureInfo.InvariantCulture) : token.Form
+            )
+        );
+
+    // “5 in long” is five inches; “2 in a bundle” is not.
+    private static List<SpokenToken> WithUnits(List<SpokenToken> tokens)
+    {
+        string[] behind = ["long", "wide", "tall", "thick", "across", "high", "broad", "to", "x", "by", "or"];
+        for (var at = 1; at < tokens.Count; at++)
+            if (
+                tokens[at] is { Kind: TokenKind.Word, Form: "in" }
+                && tokens[at - 1].Kind == TokenKind.Number
+                && (at + 1 == tokens.Count || tokens[at + 1].Kind != TokenKind.Word || behind.Contains(tokens[at + 1].Form))
+            )
+                tokens[at] = tokens[at] with { Form = "inch" };
+        return tokens;
+    }
+
+    private int Next(int at)
+    {
+        var token = tokens[at];
+        if (Sign(token) is { } sign)
+        {
+            items.Add(sign);
+            return at + 1;
+        }
+        var phrase = lexicon.Phrase(tokens, at);
+        if (Amount(at, phrase) is > 0 and var behindAmount)
+            return behindAmount;
+        if (Compared(at, phrase) is > 0 and var behindName)
+            return behindName;
+        if (phrase is var (meaning, end))
+        {
+            items.Add(new PhraseItem(SpanOf(at, end), meaning));
+            return end;
+        }
+        if (token.Kind == TokenKind.Word)
+            items.Add(new UnknownItem(token.Span));
+        return at + 1;
+    }
+
+    private static SpokenItem? Sign(SpokenToken token) =>
+        token.Kind switch
+        {
+            TokenKind.Comma => new PauseItem(token.Span, false),
+            TokenKind.Stop => new PauseItem(token.Span, true),
+            TokenKind.Question => new DoubtItem(token.Span),
+            TokenKind.Slash => new SlashItem(token.Span),
+            TokenKind.Word
+            or TokenKind.Number
+            or TokenKind.Dash
+            or TokenKind.Times
+            or TokenKind.Inch
+            or TokenKind.Foot
+            or TokenKind.Plus
+            or TokenKind.About
+            or TokenKind.Other => null,
+        };
+
+    private TextSpan SpanOf(int start, int end) => tokens[start].Span.With(tokens[end - 1].Span);
+
+    // The place behind an amount; 0 where none begins here, or a phrase of several words does.
+    private int Amount(int at, (Meaning Meaning, int End)? phrase)
+    {
+        while (rest.Position < at)
+            rest = rest.ConsumeToken().Remainder;
+        if (tokens[at].Kind is not (TokenKind.Number or TokenKind.About) && !AmountGrammar.BeginsWith(tokens[at].Form))
+            return 0;
+        // “like a hand” is a shape.
+        if (tokens[at].Kind == TokenKind.Word && at > 0 && tokens[at - 1].Form == "like")
+            return 0;
+        var end = AmountGrammar.Read(rest, out var amount);
+        if (amount is null)
+            return 0;
+        var (behind, dimension, counts) = Behind(end);
+        // “three main veins from the base” is no count, “two flat rows” neither.
+        if (
+            phrase is var (meaning, phraseEnd)
+            && phraseEnd > (counts.Count > 0 ? behind : at + 1)
+            && (meaning.States.Count > 0 || meaning.IsTopic)
+        )
+            return 0;
+        items.Add(new AmountItem(SpanOf(at, behind), amount, dimension, counts));
+        return behind;
+    }
+
+    // What stands behind an amount: which way it was taken, or what was counted.
+    private (int End, Dimension? Dimension, IReadOnlyCollection<Character> Counts) Behind(int end)
+    {
+        var at = end;
+        var described = false;
+        for (var words = 0; at < tokens.Count && words < WordsBeforeANoun; words++)
+        {
+            if (tokens[at].Kind == TokenKind.Dash)
+                at++;
+            if (at == tokens.Count)
+                break;
+            if (CountedAsAdjective(at) is { } adjective)
+                return (at + 1, null, adjective);
+            if (lexicon.Phrase(tokens, at) is not var (meaning, behind))
+                break;
+            // “4 pairs of scales” are not “in pairs”.
+            if (tokens[at].Form == "pair" && meaning.Counts.Count == 0)
+            {
+                end = at = behind;
+                continue;
+            }
+            if (meaning.Counts.Count > 0)
+                return (described ? end : behind, null, meaning.Counts);
+            if (meaning.Dimension is { } dimension && words == 0)
+                return (behind, dimension, []);
+            // “five deep lobes”: the noun behind is looked at, and left to be read.
+            if (!IsPassedOver(meaning) || meaning.IsTopic)
+                break;
+            described |= meaning.States.Count > 0;
+            at = behind;
+        }
+        return (end, null, []);
+    }
+
+    private static bool IsPassedOver(Meaning meaning) =>
+        meaning.States.Count > 0 ? !meaning.IsThing : meaning.Role is SpokenRole.Silent or SpokenRole.Degree;
+
+    // “five-lobed” counts lobes.
+    private IReadOnlyCollection<Character>? CountedAsAdjective(int at)
+    {
+        var form = tokens[at].Form;
+        if (tokens[at].Kind != TokenKind.Word || !form.EndsWith("ed", StringComparison.Ordinal) || form.Length < 5)
+            return null;
+        foreach (var noun in new[] { form[..^1], form[..^2] })
+            if (lexicon.Phrase([tokens[at] with { Form = noun }], 0) is ({ Counts.Count: > 0 } meaning, _))
+                return meaning.Counts;
+        return null;
+    }
+
+    // The place behind “narrower than a hornbeam”; 0 where nothing is held against another kind here.
+    private int Compared(int at, (Meaning Meaning, int End)? phrase)
+    {
+        if (phrase is not ({ Comparative: { } how }, var end))
+            return 0;
+        var than = end;
+        for (var words = 0; than < tokens.Count && words < 6; words++)
+        {
+            if (words > 0 && lexicon.Name(tokens, than) is var (taxa, behind))
+            {
+                items.Add(new ComparedItem(SpanOf(at, behind), how, taxa));
+                return behind;
+            }
+            if (tokens[than].Kind != TokenKind.Word)
+                return 0;
+            than++;
+        }
+        return 0;
+    }
+}

@@ -1,0 +1,130 @@
+using VerdantSieve.Core.Botany;
+
+namespace VerdantSieve.Core.Observing.Speech;
+
+/// <summary>Which of a word's states is meant, by the nouns round it.</summary>
+internal sealed class StateChoice(SpeechListener listener, Clause clause)
+{
+    /// <summary>The state that is meant, and the noun it is said of; null where that can't be told.</summary>
+    public (StateMeant? Meant, PhraseItem? Noun) Choose(PhraseItem item, PhraseItem[] nouns)
+    {
+        var meaning = item.Meaning;
+        StateMeant[] candidates = [.. meaning.States.Where(candidate => listener.CanBeSaid(candidate.Character))];
+        foreach (var noun in nouns)
+        {
+            // “green or red”: more of the same character, before all else.
+            if (One([.. candidates.Where(candidate => candidate.Character == noun.Said)]) is { } same)
+                return (same, noun);
+            if (One([.. candidates.Where(candidate => IsSaidOf(candidate.Character, noun.Meaning))]) is { } near)
+                return (near, noun);
+            if (One([.. candidates.Where(candidate => IsMoreOfIt(candidate.Character, noun))]) is { } more)
+                return (more, noun);
+            if (One([.. candidates.Where(candidate => IsOfItsKind(candidate, noun))]) is { } wide)
+                return (wide, noun);
+            // “pink anthers” are no pink flowers: what stands straight before a noun is said of that.
+            if (noun == nouns[0] && IsStraightBefore(item, noun))
+                break;
+        }
+        StateMeant[] alone = [.. candidates.Where(candidate => MayStandAlone(candidate, meaning, nouns.FirstOrDefault()))];
+        // “smooth” is said of several things: what is left of them when the nouns have spoken must be what people mean by it alone.
+        var several = candidates.Select(candidate => candidate.Character).Distinct().Count() > 1;
+        return (
+            several ? One([.. alone.Where(candidate => candidate.Owned && IsPlainspoken(candidate.Character))]) : Broadest(alone),
+            null
+        );
+    }
+
+    private bool IsStraightBefore(PhraseItem item, PhraseItem noun) =>
+        !item.Meaning.IsWhole
+        && noun.Meaning is { Organ: null, States.Count: 0, IsSide: false }
+        && noun.Span.Start > item.Span.Start
+        && clause.Items.Contains(noun);
+
+    // “petiole red”: what is plainly said of a part that has no such state is not something else's.
+    private bool MayStandAlone(StateMeant candidate, Meaning meaning, PhraseItem? noun)
+    {
+        if (!IsThereToBeSaid(candidate.Character, meaning))
+            return false;
+        if (noun is null || meaning.IsWhole && (candidate.Owned || meaning.HasNoun))
+            return true;
+        return noun.Organs.Contains(Organs.Of(candidate.Character))
+            ? MayStandBeside(candidate, noun)
+            : MayStandApart(candidate.Character, noun);
+    }
+
+    // No fruit and no needles were spoken of, so that “hanging” is not said of cones.
+    private bool IsThereToBeSaid(Character character, Meaning meaning)
+    {
+        var mustBeThere = character.Part == "fruit" || character.Part == "needles" && !meaning.IsWhole;
+        return !mustBeThere || IsPlainspoken(character) || listener.IsThere(character);
+    }
+
+    private bool MayStandBeside(StateMeant candidate, PhraseItem noun) =>
+        noun.Meaning is { Organ: null, States.Count: 0 } && clause.Items.Contains(noun)
+            ? SaysItsNoun(candidate.Character)
+            : candidate.Owned || IsPlainspoken(candidate.Character) || !clause.Items.Contains(noun);
+
+    private static bool SaysItsNoun(Character character) => character.IsGlance || character.Phrase is "{}" or "a {}";
+
+    private bool MayStandApart(Character character, PhraseItem noun)
+    {
+        if (!IsPlainspoken(character))
+            return false;
+        return SaysItsNoun(character) || !clause.Items.Contains(noun) || noun.Said is { } said && Organs.Of(said) == Organ.WholePlant;
+    }
+
+    // What may be said of the whole organ, of any fruit, or of what hangs on the noun: teeth on the margin.
+    private bool IsOfItsKind(StateMeant candidate, PhraseItem noun) =>
+        IsOfItsOrgan(candidate, noun) || HangsOnIt(candidate.Character, noun) || noun.Meaning.IsFruit && IsOfAnyFruit(candidate.Character);
+
+    private bool IsOfItsOrgan(StateMeant candidate, PhraseItem noun) =>
+        noun.Meaning.Organ is { } organ
+        && candidate.Owned
+        && IsOf(candidate.Character, organ)
+        && (organ != Organ.Fruit || listener.IsThere(candidate.Character));
+
+    private static bool HangsOnIt(Character character, PhraseItem noun) =>
+        Organs.Of(character) == Organ.Leaf
+        && character.OnlyIf is { IsPresence: false } condition
+        && noun.Meaning.About.Any(other => other.Id == condition.CharacterId);
+
+    private static bool IsOfAnyFruit(Character character) =>
+        Organs.Of(character) == Organ.Fruit && character.OnlyIf is { IsPresence: true };
+
+    private static bool IsOf(Character character, Organ organ) =>
+        Organs.Of(character) == organ && character.Part is not ("needles" or "petiole");
+
+    // “ovate”, “opposite”, “a shrub” are said without a noun; “black” and “hairy” are not.
+    public static bool IsPlainspoken(Character character) =>
+        SaysItsNoun(character)
+        || IsThing(character)
+        || character.Phrase is "leaves {}" or "blade {}" or "{} margin" or "{} leaf" or "growing {}" or "flowers {}";
+
+    private static StateMeant? Broadest(StateMeant[] candidates) =>
+        candidates.MaxBy(candidate => candidate.Character.Covered(candidate.Word).Count + (candidate.Owned ? 0.5 : 0));
+
+    private static bool IsSaidOf(Character character, Meaning noun) => noun.About.Contains(character) || noun.Hanging.Contains(character);
+
+    // “smooth bark, grey”: what was said of the bark once is followed by more of it.
+    private bool IsMoreOfIt(Character character, PhraseItem noun) =>
+        noun.Said is { } said
+        && said != character
+        && said.Part == character.Part
+        && (Organs.Of(said) != Organ.Leaf || said.Part == "needles")
+        && listener.Lexicon.NounOf(said) == listener.Lexicon.NounOf(character)
+        && !IsThing(said)
+        && listener.IsThere(character);
+
+    // “thorns” and “tendrils” are things of their own.
+    private static bool IsThing(Character character) =>
+        character.Phrase.EndsWith(" with {}", StringComparison.Ordinal) || character.Phrase.EndsWith(" by {}", StringComparison.Ordinal);
+
+    // The only one; of one character's the broadest word; else the only one that the vocabulary lists among what people say.
+    private static StateMeant? One(StateMeant[] candidates)
+    {
+        if (candidates.Length == 0 || candidates.All(candidate => candidate.Character == candidates[0].Character))
+            return Broadest(candidates);
+        StateMeant[] owned = [.. candidates.Where(candidate => candidate.Owned)];
+        return owned.Length > 0 && owned.Length < candidates.Length ? One(owned) : null;
+    }
+}

@@ -1,0 +1,41 @@
+using VerdantSieve.Core.Botany;
+
+namespace VerdantSieve.Views.Drawings;
+
+/// <summary>Where the drawings of states and taxa are found.</summary>
+public static class DrawingAddresses
+{
+    /// <summary>Where the drawings of states begin.</summary>
+    public const string States = "/drawings/state";
+
+    /// <summary>Where the likenesses of taxa begin.</summary>
+    public const string Taxa = "/drawings/taxon";
+
+    /// <summary>The file of the drawing that says what one leaf is.</summary>
+    public const string Guide = "/drawings/leaf-or-leaflet.svg";
+
+    /// <summary>The element of a file that pages take in.</summary>
+    public const string Element = "#d";
+
+    /// <summary>The address of the drawing that says what one leaf is.</summary>
+    public const string LeafOrLeaflet = Guide + Element;
+
+    /// <summary>The address of a state's drawing, or for a broad word that of the first state it covers; null where it is told in words
+    /// only.</summary>
+    public static string? OfState(OpenFlora flora, string character, string state)
+    {
+        if (flora.Drawn.Draws(character, state))
+            return $"{States}/{character}/{state}.svg{Element}";
+        var covered = (flora.Flora.FindCharacter(character) as StateCharacter)
+            ?.BroadWords.FirstOrDefault(word => word.Id == state)
+            ?.States[0];
+        return covered is not null && flora.Drawn.Draws(character, covered) ? $"{States}/{character}/{covered}.svg{Element}" : null;
+    }
+
+    /// <summary>The address of a taxon's likeness.</summary>
+    public static string OfTaxon(OpenFlora flora, Taxon taxon)
+    {
+        var own = flora.Named is { } id ? $"?flora={Uri.EscapeDataString(id)}" : "";
+        return $"{Taxa}/{taxon.Name.Slug}.svg{own}{Element}";
+    }
+}

@@ -1,9 +1,0 @@
-namespace VerdantSieve.Web.Pages.Looks;
-
-/// <summary>What the address asks to be shown of a look, beside the look itself.</summary>
-/// <param name="Ask">The character asked for; the best next look where left out.</param>
-/// <param name="Several">Whether several states are to be chosen.</param>
-/// <param name="Taxon">The taxon whose reasons are shown.</param>
-/// <param name="Find">Words searched for among characters and plants.</param>
-/// <param name="More">Whether the pan is shown in full.</param>
-public sealed record LookRequest(string? Ask = null, bool Several = false, string? Taxon = null, string? Find = null, bool More = false);
