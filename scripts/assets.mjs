@@ -1,6 +1,6 @@
 // Gathers what the pages need under wwwroot/built: the style sheet, the fonts, htmx and the pages' own script.
 import { execFileSync } from "node:child_process";
-import { copyFileSync, mkdirSync } from "node:fs";
+import { copyFileSync, mkdirSync, readFileSync, writeFileSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
 
@@ -11,14 +11,18 @@ mkdirSync(built, { recursive: true });
 
 const from = (...path) => join(root, "node_modules", ...path);
 const copies = [
-  [from("htmx.org", "dist", "htmx.min.js"), "htmx.js"],
   [from("@fontsource-variable", "newsreader", "files", "newsreader-latin-wght-normal.woff2"), "newsreader.woff2"],
   [from("@fontsource-variable", "newsreader", "files", "newsreader-latin-wght-italic.woff2"), "newsreader-italic.woff2"],
   [from("@fontsource-variable", "figtree", "files", "figtree-latin-wght-normal.woff2"), "figtree.woff2"],
   [join(web, "Scripts", "look.js"), "look.js"],
   [join(web, "Scripts", "meshes.js"), "meshes.js"],
+  [join(web, "Scripts", "sending.js"), "sending.js"],
 ];
 for (const [source, name] of copies) copyFileSync(source, join(built, name));
+
+// htmx with the extension that changes a page in place.
+const joined = [from("htmx.org", "dist", "htmx.min.js"), from("idiomorph", "dist", "idiomorph.min.js"), from("idiomorph", "dist", "idiomorph-htmx.js")];
+writeFileSync(join(built, "htmx.js"), joined.map((source) => readFileSync(source, "utf8")).join("\n;\n"));
 
 execFileSync(process.execPath, [from("@tailwindcss", "cli", "dist", "index.mjs"),
   "-i", join(web, "Styles", "app.css"), "-o", join(built, "app.css"), "--minify"], { stdio: "inherit", cwd: root });

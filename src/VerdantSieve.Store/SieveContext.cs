@@ -1,3 +1,4 @@
+using Microsoft.AspNetCore.DataProtection.EntityFrameworkCore;
 using Microsoft.AspNetCore.Identity.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore;
 using VerdantSieve.Store.Curating;
@@ -7,7 +8,9 @@ using VerdantSieve.Store.Looks;
 namespace VerdantSieve.Store;
 
 /// <summary>The database: floras with their changes, the notebook, and those who may change floras.</summary>
-public sealed class SieveContext(DbContextOptions<SieveContext> options) : IdentityDbContext<Curator>(options)
+public sealed class SieveContext(DbContextOptions<SieveContext> options)
+    : IdentityDbContext<Curator>(options),
+        IDataProtectionKeyContext
 {
     public DbSet<FloraRow> Floras => Set<FloraRow>();
     public DbSet<CharacterRow> Characters => Set<CharacterRow>();
@@ -16,6 +19,10 @@ public sealed class SieveContext(DbContextOptions<SieveContext> options) : Ident
     public DbSet<RevisionRow> Revisions => Set<RevisionRow>();
     public DbSet<LookRow> Looks => Set<LookRow>();
     public DbSet<LookStepRow> LookSteps => Set<LookStepRow>();
+    public DbSet<ImportRow> Imports => Set<ImportRow>();
+
+    /// <summary>The keys that cookies and forms are sealed with, so that every process on this database reads them.</summary>
+    public DbSet<DataProtectionKey> DataProtectionKeys => Set<DataProtectionKey>();
 
     /// <summary>The options for a connection string, the same for the application, its tests and its tools.</summary>
     public static void Configure(DbContextOptionsBuilder options, string connection) =>
@@ -70,6 +77,12 @@ public sealed class SieveContext(DbContextOptions<SieveContext> options) : Ident
             flora.Property(row => row.Shared).HasColumnType("jsonb").HasDefaultValueSql("'[]'::jsonb");
             flora.Property(row => row.MissingKinds).HasColumnType("jsonb").HasDefaultValueSql("'{}'::jsonb");
         });
+        model.Entity<ImportRow>(import =>
+        {
+            import.HasKey(row => row.Id);
+            import.Property(row => row.Faults).HasColumnType("jsonb");
+            import.HasIndex(row => row.Begun);
+        });
         model.Entity<LookRow>(look =>
         {
             look.HasKey(row => row.Id);
@@ -79,6 +92,7 @@ public sealed class SieveContext(DbContextOptions<SieveContext> options) : Ident
         {
             step.HasKey(row => new { row.LookId, row.Number });
             step.Property(row => row.Content).HasColumnType("jsonb");
+            step.HasIndex(row => new { row.LookId, row.Sent }).IsUnique();
             step.HasOne<LookRow>().WithMany().HasForeignKey(row => row.LookId).OnDelete(DeleteBehavior.Cascade);
         });
     }

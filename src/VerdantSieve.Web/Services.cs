@@ -13,6 +13,7 @@ using VerdantSieve.Store.Floras;
 using VerdantSieve.Store.Looks;
 using VerdantSieve.Web.Api;
 using VerdantSieve.Web.Curating;
+using VerdantSieve.Web.Safety;
 
 namespace VerdantSieve.Web;
 
@@ -105,13 +106,10 @@ public static class Services
     /// <summary>Adds pages and the API.</summary>
     public static void AddPages(this IServiceCollection services, Settings settings)
     {
-        services.AddRazorPages();
+        services.AddRazorPages().AddMvcOptions(options => options.Filters.Add<StaleTokens>());
         services.AddProblemDetails();
         services.AddOpenApi("v1");
-        services
-            .AddDataProtection()
-            .SetApplicationName("VerdantSieve")
-            .PersistKeysToFileSystem(new DirectoryInfo(Path.Combine(settings.Run, "keys")));
+        services.AddDataProtection().SetApplicationName("VerdantSieve").PersistKeysToDbContext<SieveContext>();
         services.AddResponseCompression(options =>
         {
             options.EnableForHttps = true;

@@ -53,6 +53,9 @@ public sealed class Application : IAsyncLifetime
         return (await Start(address), address);
     }
 
+    /// <summary>The same at an address of which another process has gone.</summary>
+    public Task<Process> StartAnother(Uri address) => Start(address);
+
     private async Task<Process> Start(Uri address)
     {
         var started = Process.Start(
@@ -98,6 +101,7 @@ public sealed class Application : IAsyncLifetime
 
     public async ValueTask DisposeAsync()
     {
+        Browser.CloseAll();
         process?.Kill(entireProcessTree: true);
         if (process is not null)
             await process.WaitForExitAsync();
@@ -115,7 +119,10 @@ public sealed class Application : IAsyncLifetime
 
     /// <summary>A browser window of its own.</summary>
     public Browser Open(int width = 1280, int height = 800, bool scripts = true, bool dark = false) =>
-        new(Address, width, height, scripts, dark);
+        Browser.Take(Address, width, height, scripts, dark);
+
+    /// <summary>A browser window on another process.</summary>
+    public Browser Open(Uri address) => Browser.Take(address, 1280, 800, scripts: true, dark: false);
 
     private static async Task Maintain(string connection, params string[] commands)
     {
@@ -133,15 +140,20 @@ public sealed class Application : IAsyncLifetime
     }
 }
 
-/// <summary>Headless Chromium, with the few moves the tests need.</summary>
+/// <summary>Headless Chromium, with the few moves the tests need. What a test has done with it is wiped, and the next one takes it over:
+/// starting one costs more than most tests.</summary>
 public sealed class Browser : IDisposable
 {
-    private readonly Uri address;
-    private readonly string profile = Path.Combine(Path.GetTempPath(), "chromium-" + Guid.NewGuid().ToString("N"));
+    private static readonly ConcurrentBag<Browser> Idle = [],
+        IdleWithoutScripts = [];
 
-    public Browser(Uri address, int width, int height, bool scripts, bool dark)
+    private readonly string profile = Path.Combine(Path.GetTempPath(), "chromium-" + Guid.NewGuid().ToString("N"));
+    private readonly bool scripts;
+    private Uri address = null!;
+
+    private Browser(bool scripts)
     {
-        this.address = address;
+        this.scripts = scripts;
         var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
         options.AddArguments(
             "--headless",
@@ -151,33 +163,34 @@ public sealed class Browser : IDisposable
             "--disable-component-update",
             "--no-first-run",
             "--disable-dev-shm-usage",
-            $"--user-data-dir={profile}",
-            $"--window-size={width},{height}"
+            $"--user-data-dir={profile}"
         );
         if (!scripts)
             options.AddUserProfilePreference("profile.managed_default_content_settings.javascript", 2);
         Driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin/chromedriver"), options, TimeSpan.FromSeconds(60));
-        // The window has a least width of its own; a phone's is set as a device's.
-        var metrics = new Dictionary<string, object?>
-        {
-            ["width"] = width,
-            ["height"] = height,
-            ["deviceScaleFactor"] = 1,
-            ["mobile"] = width < 600,
-        };
-        Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", metrics);
-        if (dark)
-            Driver.ExecuteCdpCommand(
-                "Emulation.setEmulatedMedia",
-                new Dictionary<string, object?>
-                {
-                    ["features"] = new object[]
-                    {
-                        new Dictionary<string, object?> { ["name"] = "prefers-color-scheme", ["value"] = "dark" },
-                    },
-                }
-            );
     }
+
+    /// <summary>A window as if it were new.</summary>
+    public static Browser Take(Uri address, int width, int height, bool scripts, bool dark)
+    {
+        var browser = (scripts ? Idle : IdleWithoutScripts).TryTake(out var idle) ? idle : new Browser(scripts);
+        browser.address = address;
+        // The window has a least width of its own; a phone's is set as a device's.
+        browser.Device("Emulation.setDeviceMetricsOverride", ("width", width), ("height", height), ("deviceScaleFactor", 1), ("mobile", width < 600));
+        var scheme = new Dictionary<string, object?> { ["name"] = "prefers-color-scheme", ["value"] = dark ? "dark" : "light" };
+        browser.Device("Emulation.setEmulatedMedia", ("media", ""), ("features", new object[] { scheme }));
+        return browser;
+    }
+
+    /// <summary>Closes all.</summary>
+    public static void CloseAll()
+    {
+        foreach (var browser in Idle.Concat(IdleWithoutScripts))
+            browser.Close();
+    }
+
+    private void Device(string command, params (string Name, object? Value)[] values) =>
+        Driver.ExecuteCdpCommand(command, values.ToDictionary(value => value.Name, value => value.Value));
 
     public ChromeDriver Driver { get; }
 
@@ -283,6 +296,27 @@ public sealed class Browser : IDisposable
     }
 
     public void Dispose()
+    {
+        try
+        {
+            Device("Network.enable");
+            Device("Network.emulateNetworkConditions", ("offline", false), ("latency", 0), ("downloadThroughput", -1), ("uploadThroughput", -1));
+            Device("Storage.clearDataForOrigin", ("origin", address.GetLeftPart(UriPartial.Authority)), ("storageTypes", "all"));
+            Driver.Navigate().GoToUrl("about:blank");
+            Device("Network.clearBrowserCookies");
+            Device("Emulation.clearGeolocationOverride");
+            Device("Emulation.setTouchEmulationEnabled", ("enabled", false));
+            Device("Browser.resetPermissions");
+            (scripts ? Idle : IdleWithoutScripts).Add(this);
+        }
+        catch (WebDriverException)
+        {
+            // One that a test has left in a state it can't be brought back from is of no use to another.
+            Close();
+        }
+    }
+
+    private void Close()
     {
         Driver.Dispose();
         try

@@ -4,7 +4,8 @@ namespace VerdantSieve.Core.Looking;
 /// <param name="Id">What it is called in addresses.</param>
 /// <param name="FloraId">The flora it was made with.</param>
 /// <param name="Content">What it says now.</param>
+/// <param name="Step">Where its history stands, so that undo takes back what was shown and nothing else.</param>
 /// <param name="Undoes">What undo would take back; null where there is nothing.</param>
 /// <param name="Redoes">What redo would do again; null where there is nothing.</param>
 /// <param name="IsDiscarded">Whether it was thrown away.</param>
-public sealed record Look(string Id, string FloraId, LookContent Content, string? Undoes, string? Redoes, bool IsDiscarded);
+public sealed record Look(string Id, string FloraId, LookContent Content, int Step, string? Undoes, string? Redoes, bool IsDiscarded);

@@ -1,3 +1,5 @@
+using System.Security.Cryptography;
+using System.Text;
 using NodaTime.Text;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Core.Observing.Speech;
@@ -31,6 +33,14 @@ public sealed record LookContent
 
     /// <summary>What the observer settled on; null while the look is open.</summary>
     public SavedDetermination? Determined { get; init; }
+
+    /// <summary>Tells these notes from others, so that nobody writes over what they have not seen.</summary>
+    public string NotesMark => MarkOf(Notes);
+
+    /// <summary>Tells this place and day from others, see <see cref="NotesMark"/>.</summary>
+    public string PlaceMark => MarkOf($"{Place}\n{Observer}\n{Circumstances}");
+
+    private static string MarkOf(string text) => Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(text)))[..12];
 
     /// <summary>With readings taken; each stands in place of what was read of its character there before.</summary>
     public LookContent With(params IReadOnlyList<Reading> readings)

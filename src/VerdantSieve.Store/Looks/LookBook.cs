@@ -21,6 +21,9 @@ public sealed class LookBook(SieveContext database, IClock clock)
             select new LoadedStep(look, step.Number, step.Done, step.Content)
     );
 
+    /// <summary>How many steps of a look are kept: so many times it can be undone.</summary>
+    public const int MostSteps = 200;
+
     private sealed record LoadedStep(LookRow Look, int Number, string Done, string Content);
 
     private DateTimeOffset Now => clock.GetCurrentInstant().ToDateTimeOffset();
@@ -40,7 +43,7 @@ public sealed class LookBook(SieveContext database, IClock clock)
         database.Looks.Add(row);
         database.LookSteps.Add(Step(row.Id, 0, done, content, now));
         await database.SaveChangesAsync();
-        return new Look(row.Id, floraId, content, null, null, false);
+        return new Look(row.Id, floraId, content, 0, null, null, false);
     }
 
     /// <summary>The flora a look was made with, or null where there is no such look.</summary>
@@ -61,44 +64,81 @@ public sealed class LookBook(SieveContext database, IClock clock)
         }
         if (here is null)
             return null;
-        var undoes = here.Number == 0 ? null : here.Done;
-        return new Look(id, here.Look.FloraId, LookShape.Read(here.Content), undoes, next?.Done, here.Look.Discarded is not null);
+        var undoes = here.Number == here.Look.FirstStep ? null : here.Done;
+        return new Look(
+            id,
+            here.Look.FloraId,
+            LookShape.Read(here.Content),
+            here.Number,
+            undoes,
+            next?.Done,
+            here.Look.Discarded is not null
+        );
     }
 
     /// <summary>Changes a look; what was undone before is forgotten.</summary>
+    /// <param name="id">The look.</param>
+    /// <param name="done">What was done, as undo names it.</param>
+    /// <param name="change">What the look says afterwards; null where it stays as it is.</param>
+    /// <param name="sent">What the page calls this sending: one that comes twice, since its answer was lost, changes nothing the second
+    /// time.</param>
     /// <returns>The look after the change, or null where there is no such look.</returns>
-    public async Task<Look?> Change(string id, string done, Func<LookContent, LookContent> change)
+    public async Task<Look?> Change(string id, string done, Func<LookContent, LookContent?> change, Guid? sent = null)
     {
         await using var transaction = await database.Database.BeginTransactionAsync();
         if (await Locked(id) is not { } row)
             return null;
+        if (sent is not null && await database.LookSteps.AnyAsync(step => step.LookId == id && step.Sent == sent))
+        {
+            database.ChangeTracker.Clear();
+            return await Find(id);
+        }
         var before = LookShape.Read(
             await database
                 .LookSteps.Where(step => step.LookId == id && step.Number == row.Cursor)
                 .Select(step => step.Content)
                 .SingleAsync()
         );
-        var after = change(before);
+        if (change(before) is not { } after)
+        {
+            database.ChangeTracker.Clear();
+            return await Find(id);
+        }
         if (row.LastStep > row.Cursor)
             await database.LookSteps.Where(step => step.LookId == id && step.Number > row.Cursor).ExecuteDeleteAsync();
         row.Cursor++;
         row.LastStep = row.Cursor;
         row.Changed = Now;
         Describe(row, after);
-        database.LookSteps.Add(Step(id, row.Cursor, done, after, row.Changed));
+        database.LookSteps.Add(Step(id, row.Cursor, done, after, row.Changed, sent));
+        if (row.Cursor - row.FirstStep > MostSteps)
+        {
+            row.FirstStep = row.Cursor - MostSteps;
+            await database.LookSteps.Where(step => step.LookId == id && step.Number < row.FirstStep).ExecuteDeleteAsync();
+        }
         await database.SaveChangesAsync();
         await transaction.CommitAsync();
         database.ChangeTracker.Clear();
-        return new Look(id, row.FloraId, after, done, null, row.Discarded is not null);
+        return new Look(id, row.FloraId, after, row.Cursor, done, null, row.Discarded is not null);
     }
 
     /// <summary>Takes back the last change, or does it again.</summary>
-    public async Task<Look?> Move(string id, int steps)
+    /// <param name="id">The look.</param>
+    /// <param name="steps">-1 to take back, +1 to do again.</param>
+    /// <param name="from">Where its history stood when the person saw it; null where they did not. Where it stands elsewhere by now, nothing
+    /// is moved: what would be taken back is not what was shown.</param>
+    /// <returns>The look, moved or as it stands; null where there is no such look.</returns>
+    public async Task<Look?> Move(string id, int steps, int? from = null)
     {
         await using var transaction = await database.Database.BeginTransactionAsync();
         if (await Locked(id) is not { } row)
             return null;
-        row.Cursor = Math.Clamp(row.Cursor + steps, 0, row.LastStep);
+        if (from is not null && from != row.Cursor)
+        {
+            database.ChangeTracker.Clear();
+            return await Find(id);
+        }
+        row.Cursor = Math.Clamp(row.Cursor + steps, row.FirstStep, row.LastStep);
         var content = await database
             .LookSteps.Where(step => step.LookId == id && step.Number == row.Cursor)
             .Select(step => step.Content)
@@ -172,7 +212,7 @@ public sealed class LookBook(SieveContext database, IClock clock)
             ).Select(LookShape.Read),
         ];
 
-    internal static LookStepRow Step(string id, int number, string done, LookContent content, DateTimeOffset at) =>
+    internal static LookStepRow Step(string id, int number, string done, LookContent content, DateTimeOffset at, Guid? sent = null) =>
         new()
         {
             LookId = id,
@@ -180,6 +220,7 @@ public sealed class LookBook(SieveContext database, IClock clock)
             Done = done,
             Content = LookShape.Write(content),
             At = at,
+            Sent = sent,
         };
 
     internal static void Describe(LookRow row, LookContent content)

@@ -9,6 +9,9 @@ public sealed class LookRow
     /// <summary>The step the look stands at; undo and redo move it.</summary>
     public int Cursor { get; set; }
 
+    /// <summary>The number of the oldest step that is kept.</summary>
+    public int FirstStep { get; set; }
+
     /// <summary>The number of the newest step.</summary>
     public int LastStep { get; set; }
 

@@ -17,10 +17,33 @@ namespace VerdantSieve.Store.Migrations
         {
 #pragma warning disable 612, 618
             modelBuilder
-                .HasAnnotation("ProductVersion", "10.0.4")
+                .HasAnnotation("ProductVersion", "10.0.12")
                 .HasAnnotation("Relational:MaxIdentifierLength", 63);
 
             NpgsqlModelBuilderExtensions.UseIdentityByDefaultColumns(modelBuilder);
+
+            modelBuilder.Entity("Microsoft.AspNetCore.DataProtection.EntityFrameworkCore.DataProtectionKey", b =>
+                {
+                    b.Property<int>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("integer")
+                        .HasColumnName("id");
+
+                    NpgsqlPropertyBuilderExtensions.UseIdentityByDefaultColumn(b.Property<int>("Id"));
+
+                    b.Property<string>("FriendlyName")
+                        .HasColumnType("text")
+                        .HasColumnName("friendly_name");
+
+                    b.Property<string>("Xml")
+                        .HasColumnType("text")
+                        .HasColumnName("xml");
+
+                    b.HasKey("Id")
+                        .HasName("pk_data_protection_keys");
+
+                    b.ToTable("data_protection_keys", (string)null);
+                });
 
             modelBuilder.Entity("Microsoft.AspNetCore.Identity.IdentityRole", b =>
                 {
@@ -453,6 +476,53 @@ namespace VerdantSieve.Store.Migrations
                     b.ToTable("floras", (string)null);
                 });
 
+            modelBuilder.Entity("VerdantSieve.Store.Floras.ImportRow", b =>
+                {
+                    b.Property<string>("Id")
+                        .HasColumnType("text")
+                        .HasColumnName("id");
+
+                    b.Property<DateTimeOffset>("Begun")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("begun");
+
+                    b.PrimitiveCollection<string>("Faults")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("faults");
+
+                    b.Property<string>("File")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("file");
+
+                    b.Property<string>("Flora")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("flora");
+
+                    b.Property<DateTimeOffset>("Heard")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("heard");
+
+                    b.Property<string>("Stage")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("stage");
+
+                    b.Property<int>("Taxa")
+                        .HasColumnType("integer")
+                        .HasColumnName("taxa");
+
+                    b.HasKey("Id")
+                        .HasName("pk_imports");
+
+                    b.HasIndex("Begun")
+                        .HasDatabaseName("ix_imports_begun");
+
+                    b.ToTable("imports", (string)null);
+                });
+
             modelBuilder.Entity("VerdantSieve.Store.Floras.ScoreRow", b =>
                 {
                     b.Property<string>("FloraId")
@@ -540,6 +610,10 @@ namespace VerdantSieve.Store.Migrations
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("discarded");
 
+                    b.Property<int>("FirstStep")
+                        .HasColumnType("integer")
+                        .HasColumnName("first_step");
+
                     b.Property<string>("FloraId")
                         .IsRequired()
                         .HasColumnType("text")
@@ -600,8 +674,16 @@ namespace VerdantSieve.Store.Migrations
                         .HasColumnType("text")
                         .HasColumnName("done");
 
+                    b.Property<Guid?>("Sent")
+                        .HasColumnType("uuid")
+                        .HasColumnName("sent");
+
                     b.HasKey("LookId", "Number")
                         .HasName("pk_look_steps");
+
+                    b.HasIndex("LookId", "Sent")
+                        .IsUnique()
+                        .HasDatabaseName("ix_look_steps_look_id_sent");
 
                     b.ToTable("look_steps", (string)null);
                 });

@@ -23,6 +23,9 @@ public sealed record LookRequest(
     /// <summary>How sure the observer is, as set last.</summary>
     public Certainty Certainty { get; init; } = Certainty.Fair;
 
+    /// <summary>What to say of the history beside it; null where nothing.</summary>
+    public string? Note { get; init; }
+
     /// <summary>What was said and is being read.</summary>
     public string Said { get; init; } = "";
 }

@@ -19,6 +19,12 @@ public sealed class WhereForm
     public string? Age { get; set; }
     public string? Stage { get; set; }
 
+    /// <summary>The mark of the place that is being changed, see <see cref="LookContent.PlaceMark"/>.</summary>
+    public string? Was { get; set; }
+
+    /// <summary>That place and day were changed elsewhere meanwhile; null where they were not.</summary>
+    public string? Elsewhere { get; set; }
+
     /// <summary>What is wrong, by field.</summary>
     public Dictionary<string, string> Problems { get; } = new(StringComparer.OrdinalIgnoreCase);
 
@@ -34,6 +40,7 @@ public sealed class WhereForm
         var raw = content.Circumstances;
         return new WhereForm
         {
+            Was = content.PlaceMark,
             Place = content.Place,
             Observer = content.Observer,
             Region = raw.Region,

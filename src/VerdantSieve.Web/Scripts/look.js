@@ -67,7 +67,7 @@
     holding = setTimeout(() => {
       held = true;
       setTimeout(() => (held = false), 1500);
-      htmx.ajax("GET", several, { target: "#main", swap: "outerHTML show:none" });
+      htmx.ajax("GET", several, { target: "#main", swap: "morph:outerHTML show:none" });
     }, 550);
   });
   for (const end of ["pointerup", "pointercancel", "pointermove", "scroll"])
@@ -104,29 +104,57 @@
     event.target.closest("form[data-submit-on-change]")?.requestSubmit();
   });
 
-  // What was looked at stands still: after a change the next question stands where the old one stood, and the field keeps the focus.
-  let stood, said;
+  // A page that changes keeps what stays the same in it: a tap that has begun is not lost, an open part stays open, and what is being typed
+  // is not overwritten.
+  let typed = false;
+  document.addEventListener("input", (event) => (typed ||= event.target.id === "say"));
+  document.addEventListener("look:taken", (event) => {
+    if (event.target.id !== "saying") return;
+    typed = false;
+    $("#say").value = "";
+    $("#heard").replaceChildren();
+  });
+  Object.assign(Idiomorph.defaults.callbacks, {
+    beforeNodeMorphed: (old) => !(typed && (old.id === "say" || old.id === "heard")),
+    beforeAttributeUpdated: (name, element) => !(name === "open" && element.matches("details")),
+  });
+
+  // What was looked at stands still: after a change the next question stands where the old one stood.
+  let stood, room, within, asked, askedAt = 0;
   const anchor = () => $("#next")?.getBoundingClientRect().top;
-  document.addEventListener("htmx:beforeSwap", (event) => {
-    if (event.detail.target.id !== "main") return;
+  function before() {
     stood = anchor();
-    said = document.activeElement?.id === "say";
-  });
-  document.addEventListener("htmx:afterSwap", (event) => {
-    if (stood === undefined || event.detail.target.id !== "main") return;
+    // A page that became shorter would be pushed down by its end: it stays as long as the place where it is looked at needs.
+    room = Math.min(document.documentElement.scrollHeight, window.scrollY + window.innerHeight + ($(".foot")?.offsetHeight ?? 0));
+    within = document.activeElement?.closest("#question") !== null;
+    asked = $("#asks")?.textContent;
+  }
+  function after() {
+    const main = $("#main");
+    const lacks = room - document.documentElement.scrollHeight;
+    if (lacks > 0) main.style.minHeight = `${main.offsetHeight + lacks}px`;
     const now = anchor();
-    if (now !== undefined) window.scrollBy({ top: now - stood, behavior: "instant" });
+    if (stood !== undefined && now !== undefined) window.scrollBy({ top: now - stood, behavior: "instant" });
     stood = undefined;
-    const field = $("#say");
-    if (said && field) {
-      field.focus({ preventScroll: true });
-      field.setSelectionRange(field.value.length, field.value.length);
-    }
-  });
+    if ($("#asks")?.textContent !== asked) askedAt = performance.now();
+    // Who goes by keys stays in the question.
+    if (within && document.activeElement === document.body) $("#asks")?.focus({ preventScroll: true });
+  }
+  document.addEventListener("look:before", before);
+  document.addEventListener("look:after", after);
+  document.addEventListener("htmx:beforeSwap", (event) => event.detail.target.id === "main" && before());
+  document.addEventListener("htmx:afterSwap", (event) => event.detail.target.id === "main" && event.detail.xhr && after());
+
+  // The second half of a double tap answers no question that has only just come.
+  document.addEventListener("click", (event) => {
+    if (event.detail < 2 || performance.now() - askedAt > 400 || !event.target.closest("#question .state")) return;
+    event.preventDefault();
+    event.stopPropagation();
+  }, true);
 
   // After a change the sentence is read out, and a message at a field takes the focus.
   document.addEventListener("htmx:afterSettle", (event) => {
-    if (event.detail.target.id === "heard") return;
+    if (event.detail.target?.id === "heard") return;
     const spoken = $("#said");
     if (spoken && $("#sentence")) spoken.textContent = $("#sentence").textContent;
     $("#question [aria-invalid=true]")?.focus();

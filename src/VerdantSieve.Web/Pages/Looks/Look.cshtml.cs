@@ -24,6 +24,10 @@ public sealed class LookModel(LookBook book, FloraShelf shelf, IClock clock, IAn
     [BindProperty]
     public WhereForm? Where { get; set; }
 
+    /// <summary>What the page calls this sending; see <see cref="LookBook.Change"/>.</summary>
+    [BindProperty(Name = "sent")]
+    public Guid? Sent { get; set; }
+
     public async Task<IActionResult> OnGet(
         string id,
         string? ask,
@@ -55,7 +59,7 @@ public sealed class LookModel(LookBook book, FloraShelf shelf, IClock clock, IAn
         var outcome = form.Check(open, Units.Of(Request), Today);
         if (outcome.Has(out var readings))
         {
-            var changed = await book.Change(
+            var changed = await Change(
                 id,
                 string.Join(", ", readings.Select(reading => Wording.Of(reading, open.Flora))),
                 content => form.Glance ? content.Toggled(readings[0]) : content.With(readings)
@@ -109,7 +113,7 @@ public sealed class LookModel(LookBook book, FloraShelf shelf, IClock clock, IAn
         var request = new LookRequest { Said = rest };
         if (readings.Length == 0 && (only is not null || !heard.HasCircumstances))
             return await Show(look, request with { Said = said }, heard: heard.Left.Count > 0 ? heard : null);
-        var changed = await book.Change(
+        var changed = await Change(
             id,
             $"“{(said.Length > 60 ? said[..60] + "…" : said)}”",
             content => only is null ? content.With(readings).Placed(heard) : content.With(readings)
@@ -140,19 +144,33 @@ public sealed class LookModel(LookBook book, FloraShelf shelf, IClock clock, IAn
     public async Task<IActionResult> OnPostSure(string id, string character, string? on, string certainty) =>
         EnumWords.TryRead<Certainty>(certainty, out var sure)
             ? await Changed(
-                await book.Change(id, $"{certainty}: {await LabelOf(id, character)}", content => content.Surer(character, on, sure))
+                await Change(id, $"{certainty}: {await LabelOf(id, character)}", content => content.Surer(character, on, sure))
             )
             : BadRequest();
 
     public async Task<IActionResult> OnPostDrop(string id, string? character, string? on) =>
-        await Changed(await book.Change(id, $"dropped {await LabelOf(id, character)}", content => content.Without(character, on)));
+        await Changed(await Change(id, $"dropped {await LabelOf(id, character)}", content => content.Without(character, on)));
 
     private async Task<string> LabelOf(string id, string? character) =>
         (await shelf.Take(await book.FloraOf(id)))?.Flora.FindCharacter(character ?? "")?.Label ?? character ?? "a reading";
 
-    public async Task<IActionResult> OnPostUndo(string id) => await Changed(await book.Move(id, -1));
+    public Task<IActionResult> OnPostUndo(string id, int? step) => Move(id, -1, step);
 
-    public async Task<IActionResult> OnPostRedo(string id) => await Changed(await book.Move(id, +1));
+    public Task<IActionResult> OnPostRedo(string id, int? step) => Move(id, +1, step);
+
+    // What the person did not see they can't mean to take back.
+    private async Task<IActionResult> Move(string id, int steps, int? from)
+    {
+        var look = await book.Move(id, steps, from);
+        if (look is null || from is null || look.Step == from + steps)
+            return await Changed(look);
+        Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
+        var way = steps < 0 ? ("taken back", "Undo", look.Undoes) : ("done again", "Redo", look.Redoes);
+        var next = way.Item3 is { } done ? $" {way.Item2} now means: {done}." : "";
+        return await Show(look, new LookRequest { Note = $"This look was changed elsewhere meanwhile, so nothing was {way.Item1}.{next}" });
+    }
+
+    private Task<Look?> Change(string id, string done, Func<LookContent, LookContent?> change) => book.Change(id, done, change, Sent);
 
     /// <summary>Chooses the school; the strict one with so many disagreements allowed.</summary>
     public async Task<IActionResult> OnPostSchool(string id, string school, int allowed)
@@ -160,7 +178,7 @@ public sealed class LookModel(LookBook book, FloraShelf shelf, IClock clock, IAn
         var strict = school == School.Strict.Word();
         allowed = Math.Clamp(allowed, 0, SieveQuestion.MostAllowed);
         return await Changed(
-            await book.Change(
+            await Change(
                 id,
                 strict ? $"sieve strictly, {allowed} disagreements allowed" : "weigh every reading",
                 content =>
@@ -179,16 +197,53 @@ public sealed class LookModel(LookBook book, FloraShelf shelf, IClock clock, IAn
             return NotFound();
         var form = Where ?? new WhereForm();
         if (form.Fill(look.Content) is not null)
-            return await Changed(await book.Change(id, "place and day", content => form.Fill(content)!));
+        {
+            var changed = await Change(
+                id,
+                "place and day",
+                content =>
+                {
+                    if (form.Was is null || form.Was == content.PlaceMark)
+                        return form.Fill(content);
+                    (form.Was, form.Elsewhere) = (content.PlaceMark, Elsewhere(WhereForm.Of(content)));
+                    return null;
+                }
+            );
+            if (form.Elsewhere is null)
+                return await Changed(changed);
+            look = changed!;
+        }
         Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
         return await Show(look, new LookRequest(), where: form);
     }
 
-    public async Task<IActionResult> OnPostNotes(string id, string? notes)
+    private static string Elsewhere(WhereForm now)
     {
-        var form = new NotesForm((notes ?? "").ReplaceLineEndings("\n").Trim());
+        string?[] said = [now.Place, now.Region is { Length: > 0 } region ? Regions.Name(region) : null, now.Date, now.Setting, now.Observer];
+        var stands = string.Join(", ", said.Where(part => part is { Length: > 0 }));
+        return $"Place and day were changed elsewhere meanwhile, to: {(stands.Length > 0 ? stands : "nothing")}. "
+            + "Yours stand here; keep them again to have them instead.";
+    }
+
+    public async Task<IActionResult> OnPostNotes(string id, string? notes, string? was)
+    {
+        var form = new NotesForm((notes ?? "").ReplaceLineEndings("\n").Trim(), was);
         if (form.Problem is null)
-            return await Changed(await book.Change(id, "wrote notes", content => content with { Notes = form.Notes }));
+        {
+            var changed = await Change(
+                id,
+                "wrote notes",
+                content =>
+                {
+                    if (was is null || was == content.NotesMark || form.Notes == content.Notes)
+                        return content with { Notes = form.Notes };
+                    form = form with { Was = content.NotesMark, Elsewhere = content.Notes };
+                    return null;
+                }
+            );
+            if (form.Problem is null || changed is null)
+                return await Changed(changed);
+        }
         if (await book.Find(id) is not { } look)
             return NotFound();
         Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
@@ -203,11 +258,11 @@ public sealed class LookModel(LookBook book, FloraShelf shelf, IClock clock, IAn
         if (await shelf.Take(look.FloraId) is not { } open)
             return NotFound();
         var saved = Determined(open, LookQuestion.Of(look.Content, open.Flora).Question, taxon);
-        return await Changed(await book.Change(id, "settled the look", content => content with { Determined = saved }));
+        return await Changed(await Change(id, "settled the look", content => content with { Determined = saved }));
     }
 
     public async Task<IActionResult> OnPostReopen(string id) =>
-        await Changed(await book.Change(id, "opened the look again", content => content with { Determined = null }));
+        await Changed(await Change(id, "opened the look again", content => content with { Determined = null }));
 
     public async Task<IActionResult> OnPostDiscard(string id) =>
         await book.Discard(id, true) ? RedirectToPage("/Notebook", new { discarded = id }) : NotFound();

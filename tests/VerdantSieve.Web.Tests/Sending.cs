@@ -1,0 +1,156 @@
+using System.Net;
+using System.Text.RegularExpressions;
+using OpenQA.Selenium;
+using Xunit;
+
+namespace VerdantSieve.Web.Tests;
+
+/// <summary>What is recorded while the application, its database or its own token is away: said, kept, sent again, and counted once.</summary>
+public sealed partial class Sending(Application application)
+{
+    [Fact]
+    public async Task What_is_tapped_while_the_application_is_away_is_said_kept_and_sent_when_it_is_back()
+    {
+        var (process, address) = await application.StartAnother();
+        try
+        {
+            using var browser = application.Open(address);
+            LookJourneys.Start(browser, "cut off");
+            var look = browser.At;
+            browser.Click(".glance-row button[value=opposite]");
+            browser.Await(() => browser.Has(".mesh"), "the first tap was not recorded");
+            process.Kill(entireProcessTree: true);
+            await process.WaitForExitAsync(TestContext.Current.CancellationToken);
+
+            browser.Click("#glance-structure button[value=pinnate]");
+            browser.Await(() => browser.Find("#unsent").Displayed, "nothing says that it is not saved");
+            browser.Click("#glance-foliage button[value=broad]");
+            browser.Await(() => browser.Text("#unsent .what") == "a feather, broad", "what waits is not named");
+            Assert.Single(browser.Driver.FindElements(By.CssSelector(".mesh")));
+            browser.Find("#say").SendKeys("green twig" + Keys.Enter);
+            browser.Await(() => browser.Text("#unsent .what").Contains("“green twig”"), "what was said was lost");
+
+            process = await application.StartAnother(address);
+            browser.Await(() => browser.Driver.FindElements(By.CssSelector(".mesh")).Count == 4, "what waited was not sent");
+            Assert.False(browser.Find("#unsent").Displayed);
+            // Once each, and in their order.
+            browser.Go(look);
+            Assert.Equal(4, browser.Driver.FindElements(By.CssSelector(".mesh")).Count);
+        }
+        finally
+        {
+            process.Kill(entireProcessTree: true);
+        }
+    }
+
+    [Fact]
+    public async Task What_is_sent_twice_counts_once_and_what_is_sent_anew_counts_again()
+    {
+        using var browser = application.Open();
+        LookJourneys.Start(browser, "twice");
+        var (look, cookie, token) = (browser.At, CookieOf(browser), TokenOf(browser));
+        var tap = Guid.NewGuid().ToString();
+        for (var times = 0; times < 2; times++)
+            await Post(look, cookie, token, tap);
+        browser.Go(look);
+        Assert.Single(browser.Driver.FindElements(By.CssSelector(".mesh")));
+        // On the glance the same state once more takes it back: a second tap is another sending.
+        await Post(look, cookie, token, Guid.NewGuid().ToString());
+        browser.Go(look);
+        Assert.Empty(browser.Driver.FindElements(By.CssSelector(".mesh")));
+
+        Task<HttpResponseMessage> Post(string to, string with, string token, string sent) =>
+            Plain.SendAsync(
+                Form(
+                    to + "?handler=Read",
+                    with,
+                    ("character", "arrangement"),
+                    ("states", "opposite"),
+                    ("glance", "true"),
+                    ("certainty", "fair"),
+                    ("sent", sent),
+                    ("__RequestVerificationToken", token)
+                ),
+                TestContext.Current.CancellationToken
+            );
+    }
+
+    [Fact]
+    public void A_stale_token_is_fetched_anew_and_nobody_notices()
+    {
+        using var browser = application.Open();
+        LookJourneys.Start(browser, "signed in elsewhere");
+        // As signing in or out in another window leaves it.
+        browser.Driver.ExecuteScript("document.querySelectorAll('[name=__RequestVerificationToken]').forEach(it => it.value = it.value.slice(0, -8) + 'AAAAAAAA')");
+        browser.Click(".glance-row button[value=opposite]");
+        browser.Await(() => browser.Has(".mesh"), "the tap was refused");
+        Assert.False(browser.Find("#unsent").Displayed);
+    }
+
+    [Fact]
+    public void Without_scripts_a_stale_token_brings_back_what_was_typed()
+    {
+        using var browser = application.Open();
+        LookJourneys.Start(browser, "a stale form");
+        var look = browser.At;
+        browser.Driver.ExecuteScript(
+            "document.querySelectorAll('[name=__RequestVerificationToken]').forEach(it => it.value = 'stale');"
+                + "const form = document.querySelector('.notes form'); form.setAttribute('hx-boost', 'false');"
+                + "document.querySelector('.notes').open = true"
+        );
+        browser.Find(".notes textarea").SendKeys("crushed leaf smells of pepper");
+        // Sent as a form is sent where no script runs.
+        browser.Driver.ExecuteScript("HTMLFormElement.prototype.submit.call(document.querySelector('.notes form'))");
+        browser.Await(() => browser.Text("h1") == "Not saved yet", "the page does not say that it is not saved");
+        Assert.Contains("crushed leaf smells of pepper", browser.Text("main"));
+        browser.Click(".again button");
+        browser.Await(() => browser.At == look, $"sending it again did not lead back to the look: {browser.Text("main")}");
+        Assert.Contains("pepper", browser.Find(".notes textarea").GetAttribute("value"));
+    }
+
+    [Fact]
+    public async Task A_form_that_another_site_sent_is_not_offered_again()
+    {
+        using var browser = application.Open();
+        LookJourneys.Start(browser, "from elsewhere");
+        var request = Form(browser.At + "?handler=Notes", CookieOf(browser), ("notes", "not mine"));
+        request.Headers.Add("Sec-Fetch-Site", "cross-site");
+        var answer = await Plain.SendAsync(request, TestContext.Current.CancellationToken);
+        Assert.Equal(HttpStatusCode.BadRequest, answer.StatusCode);
+        Assert.DoesNotContain("not mine", await answer.Content.ReadAsStringAsync(TestContext.Current.CancellationToken));
+    }
+
+    [Fact]
+    public void What_is_being_typed_is_not_overwritten_by_a_tap()
+    {
+        using var browser = application.Open();
+        LookJourneys.Start(browser, "half a sentence");
+        browser.Find("#say").SendKeys("corky tw");
+        browser.Click(".glance-row button[value=opposite]");
+        browser.Await(() => browser.Has(".mesh"), "the tap was not recorded");
+        Assert.Equal("corky tw", browser.Find("#say").GetAttribute("value"));
+        browser.Find("#say").SendKeys("ig" + Keys.Enter);
+        browser.Await(() => browser.Find("#say").GetAttribute("value") != "corky twig", "what was said stayed in the field");
+    }
+
+    private HttpClient Plain { get; } =
+        new(new HttpClientHandler { UseCookies = false, AllowAutoRedirect = false }) { BaseAddress = application.Address };
+
+    private static HttpRequestMessage Form(string to, string cookie, params (string Name, string Value)[] fields)
+    {
+        var request = new HttpRequestMessage(HttpMethod.Post, to)
+        {
+            Content = new FormUrlEncodedContent(fields.Select(field => KeyValuePair.Create(field.Name, field.Value))),
+        };
+        request.Headers.Add("Cookie", cookie);
+        return request;
+    }
+
+    private static string CookieOf(Browser browser) =>
+        string.Join("; ", browser.Driver.Manage().Cookies.AllCookies.Select(cookie => $"{cookie.Name}={cookie.Value}"));
+
+    private static string TokenOf(Browser browser) => TokenPattern().Match(browser.Driver.PageSource).Groups[1].Value;
+
+    [GeneratedRegex("__RequestVerificationToken\" value=\"([^\"]+)\"")]
+    private static partial Regex TokenPattern();
+}
