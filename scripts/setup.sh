@@ -79,7 +79,7 @@ use_database() {
     if [ -z "$port" ] || ! port_is_free "$port"; then port="$(free_port)"; printf '%s\n' "$port" >"$RUN/database.port"; fi
     say "Starting the database on port $port"
     as_database_user "$POSTGRES_BIN/pg_ctl" -D "$CLUSTER/data" -s -w -t 30 -l "$CLUSTER/log" \
-      -o "-p $port -h 127.0.0.1 -k $CLUSTER" start >/dev/null \
+      -o "-p $port -h 127.0.0.1 -k $CLUSTER" start >/dev/null 9>&- \
       || fail "the database did not start. The last lines of $CLUSTER/log: $(as_database_user tail -3 "$CLUSTER/log" 2>/dev/null)"
   fi
   local port password

@@ -92,7 +92,7 @@ public sealed class SieveContext(DbContextOptions<SieveContext> options)
         {
             step.HasKey(row => new { row.LookId, row.Number });
             step.Property(row => row.Content).HasColumnType("jsonb");
-            step.HasIndex(row => new { row.LookId, row.Sent }).IsUnique();
+            step.HasIndex(row => new { row.LookId, row.Sent }).IsUnique().HasFilter("sent is not null");
             step.HasOne<LookRow>().WithMany().HasForeignKey(row => row.LookId).OnDelete(DeleteBehavior.Cascade);
         });
     }

@@ -3,6 +3,7 @@ using VerdantSieve.Web;
 using VerdantSieve.Web.Api;
 using VerdantSieve.Web.Curating;
 using VerdantSieve.Web.Drawings;
+using VerdantSieve.Web.Safety;
 
 var builder = WebApplication.CreateBuilder(args);
 builder.Configuration.AddEnvironmentVariables(Settings.Prefix);
@@ -18,20 +19,38 @@ if (!standing.Has(out var flora))
 if (args.Contains("--reset-demo"))
     return 0;
 
-builder.WebHost.ConfigureKestrel(kestrel => kestrel.Limits.MaxRequestBodySize = ApiLimits.LargestBody);
+builder.WebHost.ConfigureKestrel(kestrel =>
+{
+    kestrel.AddServerHeader = false;
+    kestrel.Limits.MaxRequestBodySize = ApiLimits.LargestBody;
+});
 builder.Services.AddStore(settings);
 builder.Services.AddFloras(flora);
 builder.Services.AddCurators();
-builder.Services.AddPages(settings);
+builder.Services.AddPages();
+builder.Services.AddHosts(settings);
+builder.Services.AddBounds(settings);
 
 var app = builder.Build();
 await using (var scope = app.Services.CreateAsyncScope())
+{
     await DemoCurators.Ensure(scope.ServiceProvider);
+    if (args is ["--curators", .. var asked])
+        return await CuratorDesk.Run(scope.ServiceProvider, asked, Console.In, Console.Out, Console.Error);
+}
+app.UseForwardedHeaders();
+app.UseSafeHeaders();
 app.UseExceptionHandler("/oops");
 app.UseStatusCodePagesWithReExecute("/oops", "?code={0}");
+if (!app.Environment.IsDevelopment())
+    app.UseHsts();
+app.UseMiddleware<KnownMethods>();
 app.UseResponseCompression();
 app.UseStaticFiles(new StaticFileOptions { OnPrepareResponse = Services.KeepFiles });
+app.UsePlainText();
 app.UseRouting();
+app.UseRateLimiter();
+app.UseRequestTimeouts();
 app.UseAuthentication();
 app.UseAuthorization();
 app.MapRazorPages();

@@ -33,6 +33,8 @@ public static class Services
             .MinimumLevel.Override("Microsoft.Hosting.Lifetime", LogEventLevel.Information)
             // The page that shows an error logs it, with the id it shows.
             .MinimumLevel.Override("Microsoft.AspNetCore.Diagnostics", LogEventLevel.Fatal)
+            // Who asks whether it is ready is told so; that it is not yet is no error.
+            .MinimumLevel.Override("Microsoft.Extensions.Diagnostics.HealthChecks", LogEventLevel.Fatal)
             .WriteTo.Console()
             .WriteTo.File(
                 Path.Combine(settings.Run, "logs", "web.log"),
@@ -71,6 +73,7 @@ public static class Services
             }
         ));
         services.AddSingleton<FloraImports>();
+        services.AddSingleton<FloraExports>();
         services.AddHostedService<FloraListener>();
         services.AddSingleton<PageWarmer>();
         services.AddHostedService(provider => provider.GetRequiredService<PageWarmer>());
@@ -86,26 +89,45 @@ public static class Services
                 options.Password.RequiredLength = 12;
                 options.Password.RequireNonAlphanumeric = false;
                 options.Password.RequireUppercase = false;
-                options.Lockout.MaxFailedAccessAttempts = 5;
-                options.Lockout.DefaultLockoutTimeSpan = TimeSpan.FromMinutes(5);
+                // A lock could be tripped by anybody; see SignInDelays.
+                options.Lockout.AllowedForNewUsers = false;
             })
             .AddEntityFrameworkStores<SieveContext>()
             .AddClaimsPrincipalFactory<CuratorClaims>()
             .AddDefaultTokenProviders();
         services.AddAuthorization(CuratorAccess.AddPolicies);
+        services.AddSingleton<SignInDelays>();
+        // Who was signed out elsewhere, or taken off, is signed out with the next page.
+        services.Configure<SecurityStampValidatorOptions>(options => options.ValidationInterval = TimeSpan.Zero);
         services.ConfigureApplicationCookie(options =>
         {
             options.LoginPath = options.AccessDeniedPath = "/desk/sign-in";
             options.ReturnUrlParameter = "back";
             options.Cookie.Name = "curator";
             options.Cookie.SameSite = SameSiteMode.Lax;
+            options.Cookie.SecurePolicy = CookieSecurePolicy.SameAsRequest;
             options.ExpireTimeSpan = TimeSpan.FromDays(14);
+            // By its path alone: the name of the host is whatever the request said it is.
+            options.Events.OnRedirectToLogin = options.Events.OnRedirectToAccessDenied = context =>
+            {
+                var back = context.Request.PathBase + context.Request.Path + context.Request.QueryString;
+                context.Response.Redirect($"{options.LoginPath}?{options.ReturnUrlParameter}={Uri.EscapeDataString(back)}");
+                return Task.CompletedTask;
+            };
+            var validate = options.Events.OnValidatePrincipal;
+            options.Events.OnValidatePrincipal = async context =>
+            {
+                await validate(context);
+                if (context.Principal?.IsDemo() == true && !Hosts.IsFromHere(context.HttpContext))
+                    context.RejectPrincipal();
+            };
         });
     }
 
     /// <summary>Adds pages and the API.</summary>
-    public static void AddPages(this IServiceCollection services, Settings settings)
+    public static void AddPages(this IServiceCollection services)
     {
+        services.AddAntiforgery(options => options.Cookie.SecurePolicy = CookieSecurePolicy.SameAsRequest);
         services.AddRazorPages().AddMvcOptions(options => options.Filters.Add<StaleTokens>());
         services.AddProblemDetails();
         services.AddOpenApi("v1");

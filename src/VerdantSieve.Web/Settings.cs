@@ -1,3 +1,5 @@
+using System.Globalization;
+
 namespace VerdantSieve.Web;
 
 /// <summary>What is set from outside, through the environment (<c>VERDANT_DATABASE</c> and so on) or any other source of
@@ -8,6 +10,17 @@ namespace VerdantSieve.Web;
 /// <param name="Demo">Whether the demonstration's curators are there.</param>
 public sealed record Settings(string Database, string Floras, string Run, bool Demo)
 {
+    /// <summary>The host names it answers to beside those of this machine (<c>VERDANT_HOSTS</c>, parted by commas).</summary>
+    public IReadOnlyList<string> Hosts { get; init; } = [];
+
+    /// <summary>The addresses of the proxies whose word is taken for where a request came from and whether it was sealed
+    /// (<c>VERDANT_PROXIES</c>).</summary>
+    public IReadOnlyList<string> Proxies { get; init; } = [];
+
+    /// <summary>How many times the usual number of new looks, imports and sign-ins one address may make in a minute
+    /// (<c>VERDANT_PACE</c>).</summary>
+    public double Pace { get; init; } = 1;
+
     /// <summary>What the names of environment variables begin with.</summary>
     public const string Prefix = "VERDANT_";
 
@@ -28,6 +41,14 @@ public sealed record Settings(string Database, string Floras, string Run, bool D
             configuration["FLORAS"] ?? Path.Combine(project, "floras"),
             configuration["RUN"] ?? Path.Combine(project, ".run"),
             !string.Equals(configuration["DEMO"], "off", StringComparison.OrdinalIgnoreCase)
-        );
+        )
+        {
+            Hosts = Listed(configuration["HOSTS"]),
+            Proxies = Listed(configuration["PROXIES"]),
+            Pace = double.TryParse(configuration["PACE"], CultureInfo.InvariantCulture, out var pace) && pace > 0 ? pace : 1,
+        };
     }
+
+    private static string[] Listed(string? text) =>
+        text?.Split([',', ' ', ';'], StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries) ?? [];
 }

@@ -1,5 +1,6 @@
 using System.Globalization;
 using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Formats.Exchange;
 using VerdantSieve.Core.Seasons;
 
 namespace VerdantSieve.Core.Formats;
@@ -36,7 +37,8 @@ public sealed class FloraReader
     }
 
     /// <summary>Reads a flora from the entries of another format.</summary>
-    internal static Outcome<Flora> ReadEntries(FloraEntries entries) => new FloraReader().Read(entries);
+    internal static Outcome<Flora> ReadEntries(FloraEntries entries, CancellationToken cancel) =>
+        FileBounds.Exceeded(entries) is { } tooMuch ? tooMuch : new FloraReader().Read(entries, cancel);
 
     /// <summary>Reads one taxon for a flora that is there already, with all the checks that a whole flora has.</summary>
     /// <param name="file">The taxon’s file.</param>
@@ -100,7 +102,7 @@ public sealed class FloraReader
             faults.Add(Fault.InFile(entry.File, entry.LineOf("name"), $"the file of {name} must be {name.Genus}/{name.Epithet}.yaml"));
     }
 
-    private Outcome<Flora> Read(FloraEntries entries)
+    private Outcome<Flora> Read(FloraEntries entries, CancellationToken cancel = default)
     {
         var about = About(entries.About);
         var vocabulary = new Vocabulary(new CharacterReader(faults).Read(entries.Characters));
@@ -108,7 +110,7 @@ public sealed class FloraReader
         ReadTaxonEntry[] read =
         [
             .. entries
-                .Taxa.Select(entry => (entry, Taxon: taxonReader.Read(entry)))
+                .Taxa.Select(entry => (entry, Taxon: Until(cancel, () => taxonReader.Read(entry))))
                 .Where(pair => pair.Taxon is not null)
                 .Select(pair => new ReadTaxonEntry(pair.entry, pair.Taxon!)),
         ];
@@ -118,6 +120,12 @@ public sealed class FloraReader
         return faults.Count == 0
             ? new Flora(about! with { Shared = shared }, vocabulary, read.Select(pair => pair.Taxon))
             : Outcome.Faulty<Flora>([.. faults.OrderBy(fault => fault.At, StringComparer.Ordinal).ThenBy(fault => fault.Line)]);
+    }
+
+    private static T Until<T>(CancellationToken cancel, Func<T> read)
+    {
+        cancel.ThrowIfCancellationRequested();
+        return read();
     }
 
     // Null where there is nothing to read, which is a fault already.
@@ -212,10 +220,9 @@ public sealed class FloraReader
     private void CheckKin(IReadOnlyList<ReadTaxonEntry> taxa, IEnumerable<string> names, FloraAbout? about, Entry aboutEntry)
     {
         var there = names.Select(ScientificName.Fold).ToHashSet();
+        var genera = there.Select(name => name.Split(' ')[0]).ToHashSet();
         foreach (
-            var genus in (about?.NearAlike.Keys ?? []).Where(genus =>
-                !there.Any(name => name.StartsWith(genus.ToLowerInvariant() + " ", StringComparison.Ordinal))
-            )
+            var genus in (about?.NearAlike.Keys ?? []).Where(genus => !genera.Contains(genus.ToLowerInvariant()))
         )
             faults.Add(
                 Fault.InFile(

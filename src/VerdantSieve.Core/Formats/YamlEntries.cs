@@ -7,13 +7,21 @@ namespace VerdantSieve.Core.Formats;
 /// <summary>Reads and writes entries as YAML.</summary>
 internal static class YamlEntries
 {
+    // Depth counts the stream, the document and the file's own mapping.
+    private const int Deepest = 12;
+
+    /// <summary>The most letters of a file.</summary>
+    public const int Longest = 1_000_000;
+
     /// <summary>The mapping that a file holds.</summary>
     public static Outcome<Entry> Read(SourceFile source)
     {
+        if (source.Text.Length > Longest)
+            return Fault.InFile(source.Path, 1, $"the file has {source.Text.Length} letters, and at most {Longest} are taken in");
         try
         {
             var stream = new YamlStream();
-            stream.Load(new StringReader(source.Text));
+            stream.Load(new ShallowParser(new Parser(new StringReader(source.Text)), Deepest));
             return stream.Documents is [{ RootNode: YamlMappingNode node }]
                 ? EntryOf(node, source.Path)
                 : Fault.InFile(source.Path, 1, "the file must hold one mapping of keys to values");

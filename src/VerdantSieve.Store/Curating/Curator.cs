@@ -7,6 +7,9 @@ public sealed class Curator : IdentityUser
 {
     /// <summary>The name shown beside what they changed.</summary>
     public string Shown { get; set; } = "";
+
+    /// <summary>Whether it is one of the demonstration's, whose passwords everybody knows.</summary>
+    public bool IsDemo { get; set; }
 }
 
 /// <summary>What curators may do.</summary>

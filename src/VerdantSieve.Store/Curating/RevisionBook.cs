@@ -38,6 +38,17 @@ public sealed class RevisionBook(SieveContext database, IClock clock)
         return [.. rows.Select(row => new Revision(row, JsonSerializer.Deserialize<FieldChange[]>(row.Changes!, Json)!))];
     }
 
+    /// <summary>The first change to a taxon after an edition: what it was before, and who changed it; null where it was not changed.</summary>
+    public async Task<RevisionRow?> FirstSince(Flora flora, string taxon, int edition, CancellationToken cancel = default)
+    {
+        var id = flora.About.Id;
+        return await database
+            .Revisions.AsNoTracking()
+            .Where(row => row.FloraId == id && row.TaxonName == taxon && row.Edition > edition && row.Edition <= flora.About.Edition)
+            .OrderBy(row => row.Edition)
+            .FirstOrDefaultAsync(cancel);
+    }
+
     /// <summary>Keeps a change to a taxon.</summary>
     /// <param name="flora">The flora the change was made to.</param>
     /// <param name="after">The taxon as it becomes.</param>

@@ -2,6 +2,7 @@ using Microsoft.EntityFrameworkCore;
 using NodaTime;
 using VerdantSieve.Core;
 using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Curating;
 
 namespace VerdantSieve.Store.Floras;
 
@@ -30,7 +31,7 @@ public sealed class FloraLibrary(SieveContext database, IClock clock)
 
     /// <summary>Reads a flora; null where there is none of this id.</summary>
     public async Task<Flora?> Read(string id, CancellationToken cancel = default) =>
-        await database.Floras.AsNoTracking().SingleOrDefaultAsync(flora => flora.Id == id, cancel) is { } row
+        FloraGate.IsId(id) && await database.Floras.AsNoTracking().SingleOrDefaultAsync(flora => flora.Id == id, cancel) is { } row
             ? await new FloraTables(database).Read(row, cancel)
             : null;
 
@@ -45,6 +46,9 @@ public sealed class FloraLibrary(SieveContext database, IClock clock)
     /// <returns>The flora, or what stands in the way, at the field <c>id</c>.</returns>
     public async Task<Outcome<Flora>> Keep(Flora flora, bool replace = false, CancellationToken cancel = default)
     {
+        var gate = FloraGate.Pass(flora);
+        if (gate.Faults.Count > 0)
+            return gate;
         var id = flora.About.Id;
         if (await database.Floras.AsNoTracking().SingleOrDefaultAsync(row => row.Id == id, cancel) is { } there)
         {

@@ -12,6 +12,8 @@ public sealed class LookBook(SieveContext database, IClock clock)
     // Letters and digits that are not taken for each other when read out.
     private const string IdAlphabet = "23456789abcdefghjkmnpqrstuvwxyz";
 
+    private const int LongestId = 40;
+
     private static readonly Func<SieveContext, string, IAsyncEnumerable<LoadedStep>> StepsAround = EF.CompileAsyncQuery(
         (SieveContext context, string id) =>
             from look in context.Looks.AsNoTracking()
@@ -48,11 +50,18 @@ public sealed class LookBook(SieveContext database, IClock clock)
 
     /// <summary>The flora a look was made with, or null where there is no such look.</summary>
     public Task<string?> FloraOf(string id, CancellationToken cancel = default) =>
-        database.Looks.AsNoTracking().Where(look => look.Id == id).Select(look => look.FloraId).SingleOrDefaultAsync(cancel);
+        IsId(id)
+            ? database.Looks.AsNoTracking().Where(look => look.Id == id).Select(look => look.FloraId).SingleOrDefaultAsync(cancel)
+            : Task.FromResult<string?>(null);
+
+    // What is none need not be looked for, and some of it a database can't even be asked for.
+    private static bool IsId(string id) => id.Length <= LongestId && id.All(char.IsAsciiLetterOrDigit);
 
     /// <summary>Finds a look, or null.</summary>
     public async Task<Look?> Find(string id, CancellationToken cancel = default)
     {
+        if (!IsId(id))
+            return null;
         LoadedStep? here = null,
             next = null;
         await foreach (var step in StepsAround(database, id).WithCancellation(cancel))
@@ -154,7 +163,8 @@ public sealed class LookBook(SieveContext database, IClock clock)
     public async Task<bool> Discard(string id, bool discarded)
     {
         DateTimeOffset? when = discarded ? Now : null;
-        return await database.Looks.Where(look => look.Id == id).ExecuteUpdateAsync(set => set.SetProperty(look => look.Discarded, when))
+        return IsId(id)
+            && await database.Looks.Where(look => look.Id == id).ExecuteUpdateAsync(set => set.SetProperty(look => look.Discarded, when))
             > 0;
     }
 
@@ -236,5 +246,7 @@ public sealed class LookBook(SieveContext database, IClock clock)
 
     // Two changes at once wait for each other rather than one losing the other's reading.
     private Task<LookRow?> Locked(string id) =>
-        database.Looks.FromSql($"select * from looks where id = {id} for update").SingleOrDefaultAsync();
+        !IsId(id)
+            ? Task.FromResult<LookRow?>(null)
+            : database.Looks.FromSql($"select * from looks where id = {id} for update").SingleOrDefaultAsync();
 }

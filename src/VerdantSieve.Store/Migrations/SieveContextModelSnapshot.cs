@@ -233,6 +233,10 @@ namespace VerdantSieve.Store.Migrations
                         .HasColumnType("boolean")
                         .HasColumnName("email_confirmed");
 
+                    b.Property<bool>("IsDemo")
+                        .HasColumnType("boolean")
+                        .HasColumnName("is_demo");
+
                     b.Property<bool>("LockoutEnabled")
                         .HasColumnType("boolean")
                         .HasColumnName("lockout_enabled");
@@ -683,7 +687,8 @@ namespace VerdantSieve.Store.Migrations
 
                     b.HasIndex("LookId", "Sent")
                         .IsUnique()
-                        .HasDatabaseName("ix_look_steps_look_id_sent");
+                        .HasDatabaseName("ix_look_steps_look_id_sent")
+                        .HasFilter("sent is not null");
 
                     b.ToTable("look_steps", (string)null);
                 });

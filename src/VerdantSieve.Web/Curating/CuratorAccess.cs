@@ -16,6 +16,12 @@ public static class CuratorAccess
     /// <summary>The claim that holds the name shown beside changes.</summary>
     public const string ShownClaim = "shown";
 
+    /// <summary>The claim of the demonstration's accounts.</summary>
+    public const string DemoClaim = "demo";
+
+    /// <summary>Whether they go by one of the demonstration's accounts.</summary>
+    public static bool IsDemo(this ClaimsPrincipal person) => person.HasClaim(claim => claim.Type == DemoClaim);
+
     /// <summary>Adds the policies.</summary>
     public static void AddPolicies(AuthorizationOptions options)
     {

@@ -14,6 +14,8 @@ public sealed class CuratorClaims(UserManager<Curator> users, RoleManager<Identi
     {
         var identity = await base.GenerateClaimsAsync(user);
         identity.AddClaim(new Claim(CuratorAccess.ShownClaim, user.Shown.Length > 0 ? user.Shown : user.UserName ?? ""));
+        if (user.IsDemo)
+            identity.AddClaim(new Claim(CuratorAccess.DemoClaim, "true"));
         return identity;
     }
 }

@@ -1,4 +1,5 @@
 using Microsoft.AspNetCore.Identity;
+using Microsoft.EntityFrameworkCore;
 using VerdantSieve.Store.Curating;
 
 namespace VerdantSieve.Web.Curating;
@@ -24,14 +25,24 @@ public static class DemoCurators
         foreach (var role in new[] { CuratorRoles.Curator, CuratorRoles.Keeper })
             if (!await roles.RoleExistsAsync(role))
                 await roles.CreateAsync(new IdentityRole(role));
-        if (!services.GetRequiredService<Settings>().Demo)
-            return;
         var users = services.GetRequiredService<UserManager<Curator>>();
+        if (!services.GetRequiredService<Settings>().Demo)
+        {
+            // Their passwords are known to all: without the demonstration they are gone, and with them every cookie of theirs.
+            foreach (var left in await users.Users.Where(curator => curator.IsDemo).ToListAsync())
+                await users.DeleteAsync(left);
+            return;
+        }
         foreach (var account in All)
         {
             if (await users.FindByNameAsync(account.Name) is not null)
                 continue;
-            var curator = new Curator { UserName = account.Name, Shown = account.Shown };
+            var curator = new Curator
+            {
+                UserName = account.Name,
+                Shown = account.Shown,
+                IsDemo = true,
+            };
             await users.CreateAsync(curator, account.Password);
             await users.AddToRoleAsync(curator, account.Role);
         }

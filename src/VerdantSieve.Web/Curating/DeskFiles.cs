@@ -1,7 +1,6 @@
 using System.Text;
 using VerdantSieve.Core.Formats;
 using VerdantSieve.Core.Formats.Exchange;
-using VerdantSieve.Store.Floras;
 
 namespace VerdantSieve.Web.Curating;
 
@@ -24,18 +23,20 @@ public static class DeskFiles
         desk.MapGet("/file/{slug}", SendTaxon).WithName(Taxon);
     }
 
-    private static async Task<IResult> SendFlora(FloraLibrary library, string id, string format, CancellationToken cancel) =>
-        FloraFormats.Find(format) is { } known && await library.Read(id, cancel) is { } flora ? Sent(flora, known, id) : Results.NotFound();
-
-    // The template is a package: it is the one that holds all.
-    private static async Task<IResult> SendTemplate(FloraLibrary library, string id, CancellationToken cancel) =>
-        await library.Read(id, cancel) is { } flora
-            ? Sent(FloraFormats.Template(flora), FloraFormats.All[0], $"{id}-template")
+    private static async Task<IResult> SendFlora(FloraShelf shelf, FloraExports exports, string id, string format) =>
+        FloraFormats.Find(format) is { } known && await shelf.Take(id) is { } open
+            ? Sent(exports.Of(open.Flora, known), known, id)
             : Results.NotFound();
 
-    private static async Task<IResult> SendLost(FloraLibrary library, string id, CancellationToken cancel)
+    // The template is a package: it is the one that holds all.
+    private static async Task<IResult> SendTemplate(FloraShelf shelf, string id) =>
+        await shelf.Take(id) is { } open
+            ? Sent(FloraExports.Written(FloraFormats.Template(open.Flora), FloraFormats.All[0]), FloraFormats.All[0], $"{id}-template")
+            : Results.NotFound();
+
+    private static async Task<IResult> SendLost(FloraShelf shelf, string id)
     {
-        if (await library.Read(id, cancel) is not { } flora)
+        if (await shelf.Take(id) is not { Flora: var flora })
             return Results.NotFound();
         var lost = FloraFormats.All.Select(format => (format.Name, Lost: format.Lost(flora))).Where(format => format.Lost.Count > 0);
         return Results.Text(string.Join("\n\n", lost.Select(format => $"{format.Name}\n{string.Join('\n', format.Lost)}")));
@@ -50,11 +51,6 @@ public static class DeskFiles
         return Results.File(text, "application/yaml", Path.GetFileName(TaxonWriter.Path(taxon.Name)));
     }
 
-    private static IResult Sent(Core.Botany.Flora flora, FloraFormat format, string name)
-    {
-        var stream = new MemoryStream();
-        format.Write(flora, stream);
-        stream.Position = 0;
-        return Results.File(stream, format.MediaType, name + format.Extensions[0]);
-    }
+    private static IResult Sent(byte[] file, FloraFormat format, string name) =>
+        Results.File(file, format.MediaType, name + format.Extensions[0]);
 }

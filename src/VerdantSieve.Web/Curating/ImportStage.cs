@@ -17,4 +17,7 @@ public enum ImportStage
 
     /// <summary>It was stopped, and nothing was kept.</summary>
     Stopped,
+
+    /// <summary>The application stopped while it was being read, and nothing was kept.</summary>
+    CutShort,
 }

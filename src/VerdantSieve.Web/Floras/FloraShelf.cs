@@ -1,5 +1,6 @@
 using System.Collections.Concurrent;
 using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Curating;
 using VerdantSieve.Store.Floras;
 
 namespace VerdantSieve.Web;
@@ -27,6 +28,8 @@ public sealed class FloraShelf(OpenFlora shipped, Func<string, Task<Flora?>> rea
     {
         if (string.IsNullOrEmpty(id) || id == shipped.Flora.About.Id)
             return shipped;
+        if (!FloraGate.IsId(id))
+            return null;
         var opening = openings.GetOrAdd(id, _ => new Opening(new Lazy<Task<OpenFlora?>>(() => Open(id))));
         opening.LastAsked = Interlocked.Increment(ref asked);
         OpenFlora? flora = null;

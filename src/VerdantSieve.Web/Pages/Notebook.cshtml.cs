@@ -6,7 +6,8 @@ namespace VerdantSieve.Web.Pages;
 /// <summary>The looks that are kept, by month.</summary>
 public sealed class NotebookModel(LookBook book) : PageModel
 {
-    private const int PerPage = 60;
+    private const int PerPage = 60,
+        LastPage = 100_000;
 
     public IReadOnlyList<LookEntry> Entries { get; private set; } = [];
     public string? Discarded { get; private set; }
@@ -25,7 +26,7 @@ public sealed class NotebookModel(LookBook book) : PageModel
         CancellationToken cancel = default
     )
     {
-        PageNumber = Math.Max(1, page);
+        PageNumber = Math.Clamp(page, 1, LastPage);
         var entries = await book.List(skip: (PageNumber - 1) * PerPage, take: PerPage + 1, cancel: cancel);
         (Entries, More) = ([.. entries.Take(PerPage)], entries.Count > PerPage);
         if (discarded is not null && await book.Find(discarded, cancel) is { IsDiscarded: true })

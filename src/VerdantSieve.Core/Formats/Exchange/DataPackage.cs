@@ -11,9 +11,6 @@ namespace VerdantSieve.Core.Formats.Exchange;
 /// character.</remarks>
 public sealed class DataPackage : FloraFormat
 {
-    /// <summary>The most that a package may hold when unpacked, in bytes.</summary>
-    public const long Largest = 256L * 1024 * 1024;
-
     /// <inheritdoc/>
     public override string Id => "package";
 
@@ -53,9 +50,9 @@ public sealed class DataPackage : FloraFormat
         try
         {
             using var zip = new ZipArchive(stream, ZipArchiveMode.Read, leaveOpen: true);
-            if (zip.Entries.Sum(entry => entry.Length) > Largest)
-                return Fault.InFile("the package", 1, $"it unpacks to more than {Largest / 1024 / 1024} MB");
-            return FloraReader.ReadEntries(PackageEntries.Read(zip, asked.Progress, cancel));
+            if (zip.Entries.Sum(entry => entry.Length) > FileBounds.MostUnpacked)
+                return Fault.InFile("the package", 1, $"it unpacks to more than {FileBounds.MostUnpacked / 1024 / 1024} MB");
+            return FloraReader.ReadEntries(PackageEntries.Read(zip, asked.Progress, cancel), cancel);
         }
         catch (InvalidDataException)
         {

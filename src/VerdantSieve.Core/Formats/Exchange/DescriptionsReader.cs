@@ -7,7 +7,7 @@ using VerdantSieve.Core.Measuring;
 namespace VerdantSieve.Core.Formats.Exchange;
 
 /// <summary>Turns a dataset of structured descriptions into the entries of a flora.</summary>
-internal sealed class DescriptionsReader(string file)
+internal sealed class DescriptionsReader(string file, CancellationToken cancel)
 {
     private static readonly XNamespace Sdd = StructuredDescriptions.Sdd;
 
@@ -15,7 +15,7 @@ internal sealed class DescriptionsReader(string file)
     private readonly Dictionary<string, string> ids = [];
     private readonly Dictionary<string, MeasureUnit> units = [];
     private readonly Dictionary<string, string> states = [];
-    private readonly HashSet<string> taken = [];
+    private readonly Slugs taken = new();
 
     /// <exception cref="UnreadableException">Something is not defined, or defined twice.</exception>
     public FloraEntries Read(XElement dataset, string id)
@@ -47,8 +47,9 @@ internal sealed class DescriptionsReader(string file)
     // Null for kinds of characters that are not known here, such as texts.
     private CharacterEntry? Character(XElement element)
     {
+        cancel.ThrowIfCancellationRequested();
         var key = Required(element, "id");
-        var slug = Slugs.Unique(Slugs.Of(key, "unnamed"), taken);
+        var slug = taken.Unique(Slugs.Of(key, "unnamed"));
         if (!ids.TryAdd(key, slug))
             throw Wrong(element, $"the character “{key}” stands twice");
         var label = Said(element) is { Length: > 0 } said ? said : key;
@@ -65,11 +66,11 @@ internal sealed class DescriptionsReader(string file)
 
     private List<(string, string)> States(XElement character, string key)
     {
-        var (own, ownIds) = (new List<(string, string)>(), new HashSet<string>());
+        var (own, ownIds) = (new List<(string, string)>(), new Slugs());
         foreach (var state in Children(character, "States", "StateDefinition"))
         {
             var stateKey = Required(state, "id");
-            var slug = Slugs.Unique(Slugs.Of(StateWords(state, stateKey, key), "unnamed"), ownIds);
+            var slug = ownIds.Unique(Slugs.Of(StateWords(state, stateKey, key), "unnamed"));
             if (!states.TryAdd(stateKey, slug))
                 throw Wrong(state, $"the state “{stateKey}” stands twice");
             // The bar parts a label from its meaning.
@@ -103,6 +104,7 @@ internal sealed class DescriptionsReader(string file)
 
     private Entry Taxon(XElement description, Dictionary<string, string> names)
     {
+        cancel.ThrowIfCancellationRequested();
         var name = description.Element(Sdd + "Scope")?.Element(Sdd + "TaxonName") is { } scope
             ? names.GetValueOrDefault(Required(scope, "ref")) ?? throw Wrong(scope, "the taxon referred to is not among the taxon names")
             : Said(description);

@@ -20,6 +20,8 @@ public static class FloraFormats
     public static string Listed(string last) =>
         Observing.Wording.Join([.. All.Select(format => $"{format.Name} ({format.Extensions[0]})")], last);
 
+    private const string TemplateId = "my-flora";
+
     /// <summary>A small flora to begin with, for whoever fills in a file: the vocabulary, and two taxa as an example.</summary>
     public static Flora Template(Flora flora)
     {
@@ -28,6 +30,9 @@ public static class FloraFormats
         return new Flora(
             flora.About with
             {
+                Id = TemplateId,
+                Title = "A flora of my own",
+                Edition = 1,
                 NearAlike = flora.About.NearAlike.Where(pair => genera.Contains(pair.Key)).ToDictionary(),
                 MissingKinds = flora.About.MissingKinds.Where(pair => genera.Contains(pair.Key)).ToDictionary(),
                 Aggregates = new Dictionary<string, string>(),

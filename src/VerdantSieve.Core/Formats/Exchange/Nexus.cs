@@ -29,11 +29,11 @@ public sealed class Nexus : TextFormat
     public override string Holds => "states only";
 
     /// <inheritdoc/>
-    public override Outcome<Flora> ReadText(SourceFile source, string id)
+    public override Outcome<Flora> ReadText(SourceFile source, string id, CancellationToken cancel = default)
     {
         try
         {
-            return FloraReader.ReadEntries(new NexusReader(source).Read(id));
+            return FloraReader.ReadEntries(new NexusReader(source, cancel).Read(id), cancel);
         }
         catch (UnreadableException unreadable)
         {

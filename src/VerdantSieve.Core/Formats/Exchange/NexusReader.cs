@@ -1,11 +1,12 @@
 namespace VerdantSieve.Core.Formats.Exchange;
 
 /// <summary>Reads a NEXUS file of standard data as a flora whose taxa have states and nothing else.</summary>
-internal sealed class NexusReader(SourceFile source)
+internal sealed class NexusReader(SourceFile source, CancellationToken cancel)
 {
     private readonly List<(string Label, string[] States)> characters = [];
     private readonly List<(string Name, int Line, string[] Cells)> rows = [];
-    private int declared;
+    private int declared,
+        held;
     private char missing = '?',
         gap = '-';
     private string symbols = "01";
@@ -13,7 +14,7 @@ internal sealed class NexusReader(SourceFile source)
     /// <exception cref="UnreadableException">The file can’t be read on from somewhere.</exception>
     public FloraEntries Read(string id)
     {
-        var words = NexusWords.Of(source);
+        var words = NexusWords.Of(source, cancel);
         if (words.Count == 0 || !words[0].Is("#NEXUS"))
             throw Wrong(1, "the file must begin with #NEXUS");
         var block = "";
@@ -109,6 +110,10 @@ internal sealed class NexusReader(SourceFile source)
             var expected = declared > 0 ? declared : characters.Count;
             if (expected > 0 && cells.Count != expected)
                 throw Wrong(name.Line, $"{name.Text} has {cells.Count} characters, and {expected} are declared");
+            held += cells.Count;
+            if (held > FileBounds.MostCells)
+                throw new UnreadableException(FileBounds.TooMany(source.Path, held, "cells", FileBounds.MostCells, name.Line));
+            cancel.ThrowIfCancellationRequested();
             rows.Add((name.Text.Replace('_', ' '), name.Line, [.. cells]));
         }
     }
@@ -118,6 +123,10 @@ internal sealed class NexusReader(SourceFile source)
     {
         if (command[at].Text is not ("(" or "{"))
         {
+            if (held + cells.Count + command[at].Text.Length > FileBounds.MostCells)
+                throw new UnreadableException(
+                    FileBounds.TooMany(source.Path, held + command[at].Text.Length, "cells", FileBounds.MostCells, command[at].Line)
+                );
             cells.AddRange(command[at].Text.Select(letter => letter.ToString()));
             return at + 1;
         }
@@ -133,8 +142,8 @@ internal sealed class NexusReader(SourceFile source)
         var count = rows[0].Cells.Length;
         while (characters.Count < count)
             characters.Add(($"character {characters.Count + 1}", []));
-        var taken = new HashSet<string>();
-        string[] ids = [.. characters.Take(count).Select(character => Slugs.Unique(Slugs.Of(character.Label, "character"), taken))];
+        var taken = new Slugs();
+        string[] ids = [.. characters.Take(count).Select(character => taken.Unique(Slugs.Of(character.Label, "character")))];
         var states = Enumerable.Range(0, count).Select(StatesOf).ToArray();
         return new FloraEntries(
             PlainMatrix.About(source.Path, id, ""),
@@ -146,9 +155,9 @@ internal sealed class NexusReader(SourceFile source)
     // The states that are labelled, and those whose symbols are met with.
     private List<string> StatesOf(int character)
     {
-        var (states, taken) = (new List<string>(), new HashSet<string>());
+        var (states, taken) = (new List<string>(), new Slugs());
         foreach (var label in characters[character].States)
-            states.Add(Slugs.Unique(Slugs.Of(label, "state"), taken));
+            states.Add(taken.Unique(Slugs.Of(label, "state")));
         foreach (var row in rows)
             foreach (var symbol in Shown(row.Cells[character]))
             {
@@ -156,7 +165,7 @@ internal sealed class NexusReader(SourceFile source)
                 if (at < 0)
                     throw Wrong(row.Line, $"“{symbol}” is not among the symbols {symbols}");
                 while (states.Count <= at)
-                    states.Add(Slugs.Unique($"state-{states.Count}", taken));
+                    states.Add(taken.Unique($"state-{states.Count}"));
             }
         return states.Count > 0 ? states : ["state-0"];
     }

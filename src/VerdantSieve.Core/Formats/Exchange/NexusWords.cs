@@ -13,16 +13,24 @@ internal readonly record struct NexusWord(string Text, int Line, bool Quoted)
 internal sealed class NexusWords(SourceFile source)
 {
     private const string Marks = ";=,/(){}";
+    private static readonly string[] MarkTexts = [.. Marks.Select(mark => mark.ToString())];
     private readonly string text = source.Text;
     private int at,
         line = 1;
 
     /// <exception cref="UnreadableException">A comment or a quotation is never closed.</exception>
-    public static List<NexusWord> Of(SourceFile source)
+    public static List<NexusWord> Of(SourceFile source, CancellationToken cancel)
     {
         var (reader, words) = (new NexusWords(source), new List<NexusWord>());
         while (reader.Next() is { } word)
+        {
             words.Add(word);
+            if (words.Count > FileBounds.MostWords)
+                throw new UnreadableException(
+                    FileBounds.TooMany(source.Path, words.Count, "words", FileBounds.MostWords, word.Line)
+                );
+            cancel.ThrowIfCancellationRequested();
+        }
         return words;
     }
 
@@ -38,7 +46,7 @@ internal sealed class NexusWords(SourceFile source)
             return null;
         if (text[at] is '\'' or '"')
             return Quoted();
-        return Marks.Contains(text[at]) ? new NexusWord(text[at++].ToString(), line, false) : Plain();
+        return Marks.Contains(text[at]) ? new NexusWord(MarkAt(at++), line, false) : Plain();
     }
 
     private void Step()
@@ -80,6 +88,9 @@ internal sealed class NexusWords(SourceFile source)
             Step();
         }
     }
+
+    // The same text for the same mark, of which a matrix has many.
+    private string MarkAt(int index) => MarkTexts[Marks.IndexOf(text[index])];
 
     private NexusWord Plain()
     {

@@ -70,7 +70,7 @@ internal static class PackageCsv
         // Some programs put all in a folder of the package’s name.
         var entry =
             zip.Entries.FirstOrDefault(entry => entry.Name == file) ?? throw new UnreadableException(file, 1, $"the package has no {file}");
-        using var text = new StreamReader(entry.Open(), new UTF8Encoding(false, throwOnInvalidBytes: true));
+        using var text = new StreamReader(new CheckedStream(entry.Open(), entry.Crc32, FileBounds.MostUnpacked), new UTF8Encoding(false, throwOnInvalidBytes: true));
         using var csv = new CsvReader(text, Reading);
         var line = 1;
         try
@@ -80,7 +80,9 @@ internal static class PackageCsv
             string[] columns = [.. csv.HeaderRecord!.Select(column => column.Trim())];
             if (columns.GroupBy(column => column).FirstOrDefault(group => group.Key.Length > 0 && group.Count() > 1) is { } twice)
                 throw new UnreadableException(file, 1, $"the column “{twice.Key}” stands twice");
-            var rows = new List<TableRow>();
+            if (columns.Length > FileBounds.MostCharacters + TaxonFields.All.Count + 1)
+                throw new UnreadableException(FileBounds.TooMany(file, columns.Length, "columns", FileBounds.MostCharacters));
+            var (rows, cells) = (new List<TableRow>(), 0);
             while (true)
             {
                 cancel.ThrowIfCancellationRequested();
@@ -88,6 +90,9 @@ internal static class PackageCsv
                 if (!csv.Read())
                     return rows;
                 var row = RowOf(csv, columns, file, line);
+                cells += row.Cells.Count;
+                if (cells > FileBounds.MostCells)
+                    throw new UnreadableException(FileBounds.TooMany(file, cells, "cells", FileBounds.MostCells, line));
                 if (row.Cells.Count > 0)
                     rows.Add(row);
             }

@@ -1,8 +1,12 @@
 namespace VerdantSieve.Core.Formats.Exchange;
 
-/// <summary>Makes ids of labels: small letters, digits and hyphens.</summary>
-internal static class Slugs
+/// <summary>Makes ids of labels: small letters, digits and hyphens. Those of one instance are all different.</summary>
+internal sealed class Slugs
 {
+    // How many were asked for by each label, so that the thousandth of the same label need not try all numbers before it.
+    private readonly Dictionary<string, int> asked = [];
+    private readonly HashSet<string> taken = [];
+
     /// <summary>The label as an id, or what is given where nothing of it is left.</summary>
     public static string Of(string label, string otherwise)
     {
@@ -11,11 +15,14 @@ internal static class Slugs
     }
 
     /// <summary>The id, or the id with the first number behind it that is not taken; it is taken then.</summary>
-    public static string Unique(string id, HashSet<string> taken)
+    public string Unique(string id)
     {
-        var (unique, n) = (id, 2);
+        var unique = id;
         while (!taken.Add(unique))
-            unique = $"{id}-{n++}";
+        {
+            var number = asked[id] = asked.GetValueOrDefault(id, 1) + 1;
+            unique = $"{id}-{number}";
+        }
         return unique;
     }
 }

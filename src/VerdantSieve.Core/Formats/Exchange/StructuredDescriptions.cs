@@ -162,7 +162,7 @@ public sealed class StructuredDescriptions : TextFormat
     }
 
     /// <inheritdoc/>
-    public override Outcome<Flora> ReadText(SourceFile source, string id)
+    public override Outcome<Flora> ReadText(SourceFile source, string id, CancellationToken cancel = default)
     {
         try
         {
@@ -175,10 +175,12 @@ public sealed class StructuredDescriptions : TextFormat
                 MaxCharactersInDocument = Longest,
                 IgnoreComments = true,
             };
+            if (Exceeded(source, settings, cancel) is { } tooMuch)
+                return tooMuch;
             using var reader = XmlReader.Create(new StringReader(source.Text), settings);
             var document = XDocument.Load(reader, LoadOptions.SetLineInfo);
             return document.Descendants(Sdd + "Dataset").FirstOrDefault() is { } dataset
-                ? FloraReader.ReadEntries(new DescriptionsReader(source.Path).Read(dataset, id))
+                ? FloraReader.ReadEntries(new DescriptionsReader(source.Path, cancel).Read(dataset, id), cancel)
                 : Fault.InFile(source.Path, 1, $"there is no Dataset of the namespace {Sdd}");
         }
         catch (XmlException fault)
@@ -195,5 +197,25 @@ public sealed class StructuredDescriptions : TextFormat
         {
             return unreadable.Fault;
         }
+    }
+
+    // Gone through once before any of it is kept in memory.
+    private static Fault? Exceeded(SourceFile source, XmlReaderSettings settings, CancellationToken cancel)
+    {
+        using var reader = XmlReader.Create(new StringReader(source.Text), settings);
+        var elements = 0;
+        while (reader.Read())
+        {
+            if (reader.NodeType != XmlNodeType.Element)
+                continue;
+            cancel.ThrowIfCancellationRequested();
+            var line = ((IXmlLineInfo)reader).LineNumber;
+            if (reader.Depth >= FileBounds.Deepest)
+                return Fault.InFile(source.Path, line, $"elements stand more than {FileBounds.Deepest} deep within each other");
+            elements += 1 + reader.AttributeCount;
+            if (elements > FileBounds.MostWords)
+                return FileBounds.TooMany(source.Path, elements, "elements and attributes", FileBounds.MostWords, line);
+        }
+        return null;
     }
 }

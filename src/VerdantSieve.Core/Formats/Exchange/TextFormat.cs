@@ -12,7 +12,8 @@ public abstract class TextFormat : FloraFormat
     /// <summary>Reads a flora from the text of a file.</summary>
     /// <param name="source">The file.</param>
     /// <param name="id">The id the flora is to have.</param>
-    public abstract Outcome<Flora> ReadText(SourceFile source, string id);
+    /// <param name="cancel">Stops the work.</param>
+    public abstract Outcome<Flora> ReadText(SourceFile source, string id, CancellationToken cancel = default);
 
     /// <inheritdoc/>
     public override void Write(Flora flora, Stream stream) => stream.Write(Encoding.UTF8.GetBytes(WriteText(flora)));
@@ -23,7 +24,9 @@ public abstract class TextFormat : FloraFormat
         using var reader = new StreamReader(stream, new UTF8Encoding(false, throwOnInvalidBytes: true), leaveOpen: true);
         try
         {
-            return ReadText(new SourceFile(asked.File, reader.ReadToEnd()), asked.FloraId);
+            if (stream.Length > FileBounds.MostUnpacked)
+                return Fault.InFile(asked.File, 1, $"it is larger than {FileBounds.MostUnpacked / 1024 / 1024} MB");
+            return ReadText(new SourceFile(asked.File, reader.ReadToEnd()), asked.FloraId, cancel);
         }
         catch (DecoderFallbackException)
         {

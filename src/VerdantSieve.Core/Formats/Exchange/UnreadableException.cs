@@ -1,7 +1,10 @@
 namespace VerdantSieve.Core.Formats.Exchange;
 
 /// <summary>A file can’t be read on from here; its format turns this into the one fault that is told.</summary>
-internal sealed class UnreadableException(string file, int line, string message) : Exception(message)
+internal sealed class UnreadableException(Fault fault) : Exception(fault.Message)
 {
-    public Fault Fault { get; } = Fault.InFile(file, line, message);
+    public UnreadableException(string file, int line, string message)
+        : this(Fault.InFile(file, line, message)) { }
+
+    public Fault Fault { get; } = fault;
 }

@@ -1,4 +1,4 @@
-using System.Text.RegularExpressions;
+using Microsoft.AspNetCore.Http.Timeouts;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 using VerdantSieve.Core.Botany;
@@ -6,15 +6,22 @@ using VerdantSieve.Core.Curating;
 using VerdantSieve.Core.Formats.Exchange;
 using VerdantSieve.Store.Floras;
 using VerdantSieve.Web.Curating;
+using VerdantSieve.Web.Safety;
 
 namespace VerdantSieve.Web.Pages.Desk;
 
 /// <summary>All floras: taken out, brought in, made, put together, removed.</summary>
-[RequestSizeLimit(FloraImports.Largest)]
+[RequestSizeLimit(MostSent)]
+[RequestFormLimits(MultipartBodyLengthLimit = MostSent)]
+[RequestTimeout(MostMilliseconds)]
 [AuthorizePosts(CuratorAccess.KeepsFloras)]
-public sealed partial class FlorasModel(FloraShelf shelf, FloraLibrary library, FloraImports imports) : PageModel
+public sealed class FlorasModel(FloraShelf shelf, FloraLibrary library, FloraImports imports) : PageModel
 {
     public const int MostFaults = 60;
+
+    // Somewhat more than is taken in, so that what is a little too large is answered with a sentence and not with a cut connection.
+    private const long MostSent = 4 * FileBounds.MostBytes;
+    private const int MostMilliseconds = 300_000;
 
     public IReadOnlyList<FloraEntry> Floras { get; private set; } = [];
 
@@ -30,7 +37,7 @@ public sealed partial class FlorasModel(FloraShelf shelf, FloraLibrary library, 
 
     public async Task OnGet(string? import, CancellationToken cancel)
     {
-        Import = import is null ? null : imports.Find(import);
+        Import = import is null ? null : await imports.Find(import, cancel);
         (Floras, Removed) = (await library.List(cancel: cancel), await library.List(removed: true, cancel));
     }
 
@@ -41,17 +48,22 @@ public sealed partial class FlorasModel(FloraShelf shelf, FloraLibrary library, 
             return await Refused($"Choose a file: a {FloraFormats.Listed("or")}.");
         if (FloraFormats.OfFile(file.FileName) is not { } format)
             return await Refused($"“{file.FileName}” is of none of the formats taken in: a {FloraFormats.Listed("or")}.");
-        if (!format.NamesTheFlora && !IdPattern().IsMatch(Id))
-            return await Refused("Give an id for the flora: small letters, digits and hyphens, such as my-flora.");
-        var path = Path.GetTempFileName();
+        if (!format.NamesTheFlora && !FloraGate.IsId(Id))
+            return await Refused($"Give an id for the flora: {FloraGate.IdAllowed}.");
+        if (file.Length > FileBounds.MostBytes)
+            return await Refused($"The file has {file.Length / 1024 / 1024} MB, and at most {FileBounds.MostBytes / 1024 / 1024} MB are taken in.");
+        var path = imports.NewFile();
         await using (var target = System.IO.File.Create(path))
             await file.CopyToAsync(target, cancel);
-        return RedirectToPage(null, null, new { import = imports.Begin(path, Path.GetFileName(file.FileName), format, Id, replace).Id });
+        if (await imports.Begin(path, PlainText.Of(Path.GetFileName(file.FileName)), format, Id, replace) is { } import)
+            return RedirectToPage(null, null, new { import });
+        System.IO.File.Delete(path);
+        return await Refused("Many files are being read just now. Send this one again in a minute.");
     }
 
     public IActionResult OnPostStop(string import)
     {
-        imports.Find(import)?.Stop.Cancel();
+        imports.Stop(import);
         return RedirectToPage(null, null, new { import });
     }
 
@@ -118,9 +130,9 @@ public sealed partial class FlorasModel(FloraShelf shelf, FloraLibrary library, 
 
     private string? Named()
     {
-        if (!IdPattern().IsMatch(Id))
-            return $"“{Id}” is no id: use small letters, digits and hyphens, such as my-flora.";
-        return NewTitle.Length == 0 ? "Give it a title." : null;
+        if (!FloraGate.IsId(Id))
+            return $"“{Id}” is no id: use {FloraGate.IdAllowed}.";
+        return NewTitle.Length is 0 or > FloraGate.LongestTitle ? $"Give it a title of 1 to {FloraGate.LongestTitle} letters." : null;
     }
 
     private async Task<IActionResult> Refused(string problem)
@@ -130,7 +142,4 @@ public sealed partial class FlorasModel(FloraShelf shelf, FloraLibrary library, 
         await OnGet(null, HttpContext.RequestAborted);
         return Page();
     }
-
-    [GeneratedRegex("^[a-z0-9][a-z0-9-]{0,60}$")]
-    private static partial Regex IdPattern();
 }

@@ -17,6 +17,8 @@ namespace VerdantSieve.Web.Pages.Desk;
 [Authorize(CuratorAccess.ChangesTaxa)]
 public sealed class TaxonModel(FloraShelf shelf, RevisionBook revisions, LookBook looks) : FloraPage(shelf)
 {
+    private const int LongestWhy = 1000;
+
     // Of the newest looks with this flora, a few that have readings are asked again.
     private const int LooksConsidered = 50,
         LooksAsked = 5;
@@ -84,12 +86,12 @@ public sealed class TaxonModel(FloraShelf shelf, RevisionBook revisions, LookBoo
         return await Preview(TaxonWriter.Write(Taxon with { OwnScores = scores }, Open.Flora.Vocabulary), cancel);
     }
 
-    public async Task<IActionResult> OnPostText(string slug, string? after, CancellationToken cancel)
+    public async Task<IActionResult> OnPostText(string slug, string? after, int? edition, CancellationToken cancel)
     {
         if (!Find(slug))
             return NotFound();
-        AsText = true;
-        return await Preview((after ?? "").ReplaceLineEndings("\n"), cancel);
+        (AsText, After) = (true, (after ?? "").ReplaceLineEndings("\n"));
+        return await Preview(await Meanwhile(edition ?? Edition, cancel) ?? After, cancel);
     }
 
     public async Task<IActionResult> OnPostKeep(string slug, string? after, string? why, int edition, CancellationToken cancel)
@@ -97,6 +99,11 @@ public sealed class TaxonModel(FloraShelf shelf, RevisionBook revisions, LookBoo
         if (!Find(slug))
             return NotFound();
         (After, Why) = ((after ?? "").ReplaceLineEndings("\n"), why?.Trim() ?? "");
+        if (Why.Length > LongestWhy)
+        {
+            Problems = [$"At most {LongestWhy} letters of reasons; these have {Why.Length}."];
+            return await Preview(After, cancel);
+        }
         if (Why.Length == 0)
         {
             WhyMissing = true;
@@ -106,10 +113,10 @@ public sealed class TaxonModel(FloraShelf shelf, RevisionBook revisions, LookBoo
         var text = Read(After);
         if (!text.Has(out var taxon))
             return Refused([.. text.Faults.Select(Say)]);
+        if (await Meanwhile(edition, cancel) is { } meanwhile)
+            return await Preview(meanwhile, cancel);
         try
         {
-            if (edition != Edition)
-                throw new StaleEditionException(Edition);
             Shelf.Put(await revisions.Keep(Open.Flora, taxon, User.Shown(), Why, cancel: cancel));
         }
         catch (StaleEditionException stale)
@@ -126,6 +133,29 @@ public sealed class TaxonModel(FloraShelf shelf, RevisionBook revisions, LookBoo
                 flora = Open.Named,
             }
         );
+    }
+
+    // What another has changed of this kind since the form was shown, put together with what is being changed; null where nothing was.
+    private async Task<string?> Meanwhile(int edition, CancellationToken cancel)
+    {
+        if (await revisions.FirstSince(Open.Flora, Taxon.Name.Text, edition, cancel) is not { } other)
+            return null;
+        var now = TaxonWriter.Write(Taxon, Open.Flora.Vocabulary);
+        if (now == After)
+            return null;
+        var merge = TaxonMerge.Of(other.Before, now, After);
+        if (!merge.Has(out var both))
+            return null;
+        string Label(string key) => Open.Flora.FindCharacter(key)?.Label ?? key;
+        Problems =
+        [
+            $"{other.Who} changed {Taxon.Name} while you were at it. Both changes stand below; look them over and keep them.",
+            .. both.Theirs.Select(key => $"Theirs: {Label(key)}."),
+            .. both.Both.Select(one =>
+                $"You both changed {Label(one.Key)}: theirs is “{one.First}”, yours “{one.Second}” stands below. Change it back where theirs is right."
+            ),
+        ];
+        return both.Text;
     }
 
     private async Task<IActionResult> Preview(string after, CancellationToken cancel)

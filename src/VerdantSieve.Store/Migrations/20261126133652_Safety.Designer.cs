@@ -12,7 +12,7 @@ using VerdantSieve.Store;
 namespace VerdantSieve.Store.Migrations
 {
     [DbContext(typeof(SieveContext))]
-    [Migration("20261126125959_Safety")]
+    [Migration("20261126133652_Safety")]
     partial class Safety
     {
         /// <inheritdoc />
@@ -235,6 +235,10 @@ namespace VerdantSieve.Store.Migrations
                     b.Property<bool>("EmailConfirmed")
                         .HasColumnType("boolean")
                         .HasColumnName("email_confirmed");
+
+                    b.Property<bool>("IsDemo")
+                        .HasColumnType("boolean")
+                        .HasColumnName("is_demo");
 
                     b.Property<bool>("LockoutEnabled")
                         .HasColumnType("boolean")
@@ -686,7 +690,8 @@ namespace VerdantSieve.Store.Migrations
 
                     b.HasIndex("LookId", "Sent")
                         .IsUnique()
-                        .HasDatabaseName("ix_look_steps_look_id_sent");
+                        .HasDatabaseName("ix_look_steps_look_id_sent")
+                        .HasFilter("sent is not null");
 
                     b.ToTable("look_steps", (string)null);
                 });

@@ -1,4 +1,4 @@
-﻿using System;
+using System;
 using Microsoft.EntityFrameworkCore.Migrations;
 using Npgsql.EntityFrameworkCore.PostgreSQL.Metadata;
 
@@ -24,6 +24,13 @@ namespace VerdantSieve.Store.Migrations
                 table: "look_steps",
                 type: "uuid",
                 nullable: true);
+
+            migrationBuilder.AddColumn<bool>(
+                name: "is_demo",
+                table: "AspNetUsers",
+                type: "boolean",
+                nullable: false,
+                defaultValue: false);
 
             migrationBuilder.CreateTable(
                 name: "data_protection_keys",
@@ -61,12 +68,17 @@ namespace VerdantSieve.Store.Migrations
                 name: "ix_look_steps_look_id_sent",
                 table: "look_steps",
                 columns: new[] { "look_id", "sent" },
-                unique: true);
+                unique: true,
+                filter: "sent is not null");
 
             migrationBuilder.CreateIndex(
                 name: "ix_imports_begun",
                 table: "imports",
                 column: "begun");
+
+            // The demonstration's two accounts, where they were made before they were marked as such.
+            migrationBuilder.Sql(
+                "update \"AspNetUsers\" set is_demo = true where normalized_user_name in ('MARA', 'EWAN')");
         }
 
         /// <inheritdoc />
@@ -89,6 +101,10 @@ namespace VerdantSieve.Store.Migrations
             migrationBuilder.DropColumn(
                 name: "sent",
                 table: "look_steps");
+
+            migrationBuilder.DropColumn(
+                name: "is_demo",
+                table: "AspNetUsers");
         }
     }
 }

@@ -1,0 +1,51 @@
+using System.Globalization;
+using System.Threading.RateLimiting;
+using Microsoft.AspNetCore.Http.Timeouts;
+using Microsoft.AspNetCore.RateLimiting;
+
+namespace VerdantSieve.Web.Safety;
+
+/// <summary>How much may come from one address in a minute, and how long one request may take.</summary>
+public static class Bounds
+{
+    /// <summary>How long a request may take; one that takes longer is stopped and told so.</summary>
+    public static readonly TimeSpan Patience = TimeSpan.FromSeconds(30);
+
+    // What a busy person or a class behind one address does in a minute, several times over. Reading pages and recording have no bound here:
+    // a look keeps so many steps and no more.
+    private static readonly (string Path, int PerMinute)[] Posts = [("/desk/sign-in", 20), ("/desk/floras", 12), ("/", 60)];
+
+    /// <summary>Adds them.</summary>
+    public static void AddBounds(this IServiceCollection services, Settings settings)
+    {
+        services.AddRequestTimeouts(options =>
+            options.DefaultPolicy = new RequestTimeoutPolicy { Timeout = Patience, TimeoutStatusCode = StatusCodes.Status503ServiceUnavailable }
+        );
+        services.AddRateLimiter(options =>
+        {
+            options.RejectionStatusCode = StatusCodes.Status429TooManyRequests;
+            options.GlobalLimiter = PartitionedRateLimiter.Create<HttpContext, string>(http => Of(http, settings.Pace));
+            options.OnRejected = (rejected, _) =>
+            {
+                rejected.HttpContext.Response.Headers.RetryAfter = rejected.Lease.TryGetMetadata(MetadataName.RetryAfter, out var wait)
+                    ? Math.Ceiling(wait.TotalSeconds).ToString(CultureInfo.InvariantCulture)
+                    : "60";
+                return ValueTask.CompletedTask;
+            };
+        });
+    }
+
+    private static RateLimitPartition<string> Of(HttpContext http, double pace)
+    {
+        var request = http.Request;
+        if (!HttpMethods.IsPost(request.Method))
+            return RateLimitPartition.GetNoLimiter("");
+        foreach (var (path, perMinute) in Posts)
+            if (request.Path == path)
+                return RateLimitPartition.GetFixedWindowLimiter(
+                    $"{path} {http.Connection.RemoteIpAddress}",
+                    _ => new FixedWindowRateLimiterOptions { PermitLimit = (int)(perMinute * pace), Window = TimeSpan.FromMinutes(1) }
+                );
+        return RateLimitPartition.GetNoLimiter("");
+    }
+}
