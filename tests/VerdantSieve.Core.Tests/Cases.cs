@@ -13,6 +13,6 @@ internal static class Cases
     public const int Few = 25,
         Some = 60,
         Many = 200;
-    public const int Megabytes = 100;
+    public const int Megabytes = 30;
 #endif
 }

@@ -71,15 +71,18 @@ public class FloraLibraryTests(TestDatabase store)
                     new CancellationToken(canceled: true)
                 )
             );
-        // A name that stands twice breaks the whole of it.
+        // A name that stands twice is stopped at the gate.
         var beech = (await Own("own-broken", "Fagus")).Taxa[0];
         await using (var database = store.Open())
-            await Assert.ThrowsAnyAsync<Exception>(async () =>
-                await new FloraLibrary(database, SystemClock.Instance).Keep(
-                    new Flora(new FloraAbout("own-broken", "Broken"), (await Own("own-broken", "Fagus")).Characters, [beech, beech]),
-                    replace: false,
-                    Now
-                )
+            Assert.Contains(
+                "would share the address",
+                (
+                    await new FloraLibrary(database, SystemClock.Instance).Keep(
+                        new Flora(new FloraAbout("own-broken", "Broken"), (await Own("own-broken", "Fagus")).Characters, [beech, beech]),
+                        replace: false,
+                        Now
+                    )
+                ).Faults[0].Message
             );
         await using var after = store.Open();
         Assert.Equal(0, await after.Floras.CountAsync(flora => flora.Id == "own-stopped" || flora.Id == "own-broken", Now));

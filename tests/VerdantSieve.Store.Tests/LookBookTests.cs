@@ -66,6 +66,75 @@ public class LookBookTests(TestDatabase store)
     }
 
     [Fact]
+    public async Task What_is_sent_twice_changes_the_look_once()
+    {
+        await using var database = store.Open();
+        var book = new LookBook(database, SystemClock.Instance);
+        var id = (await book.Start("temperate-trees", Begun)).Id;
+        var sent = Guid.NewGuid();
+        LookContent More(LookContent content) => content with { Notes = content.Notes + "x" };
+        await book.Change(id, "first", More, sent);
+        var again = await book.Change(id, "first", More, sent);
+        Assert.Equal(("x", 1), (again!.Content.Notes, again.Step));
+        Assert.Equal("xx", (await book.Change(id, "second", More, Guid.NewGuid()))!.Content.Notes);
+        Assert.Equal("xxx", (await book.Change(id, "third", More))!.Content.Notes);
+    }
+
+    [Fact]
+    public async Task Undo_takes_back_the_step_that_was_seen_and_no_other()
+    {
+        await using var database = store.Open();
+        var book = new LookBook(database, SystemClock.Instance);
+        var id = (await book.Start("temperate-trees", Begun)).Id;
+        var seen = (await book.Change(id, "seen", c => c with { Notes = "seen" }))!;
+        await book.Change(id, "elsewhere", c => c with { Notes = "elsewhere" });
+        var refused = (await book.Move(id, -1, seen.Step))!;
+        Assert.Equal(("elsewhere", 2), (refused.Content.Notes, refused.Step));
+        Assert.Equal("seen", (await book.Move(id, -1, refused.Step))!.Content.Notes);
+    }
+
+    [Fact]
+    public async Task A_change_that_changes_nothing_is_no_step()
+    {
+        await using var database = store.Open();
+        var book = new LookBook(database, SystemClock.Instance);
+        var id = (await book.Start("temperate-trees", Begun)).Id;
+        Assert.Equal(0, (await book.Change(id, "nothing", _ => null))!.Step);
+        Assert.Equal(1, (await book.Change(id, "something", content => content))!.Step);
+    }
+
+    [Fact]
+    public async Task So_many_steps_are_kept_and_the_oldest_go()
+    {
+        await using var database = store.Open();
+        var book = new LookBook(database, SystemClock.Instance);
+        var id = (await book.Start("temperate-trees", Begun)).Id;
+        for (var step = 1; step <= LookBook.MostSteps + 3; step++)
+            await book.Change(id, $"step {step}", c => c with { Notes = $"{step}" });
+        Assert.Equal(LookBook.MostSteps + 1, database.LookSteps.Count(step => step.LookId == id));
+        var look = (await book.Find(id))!;
+        while (look.Undoes is not null)
+            look = (await book.Move(id, -1, look.Step))!;
+        Assert.Equal("3", look.Content.Notes);
+        Assert.Equal("3", (await book.Move(id, -1))!.Content.Notes);
+    }
+
+    [Theory]
+    [InlineData("a\0b")]
+    [InlineData("../x")]
+    [InlineData("")]
+    public async Task What_is_no_id_finds_nothing(string id)
+    {
+        await using var database = store.Open();
+        var book = new LookBook(database, SystemClock.Instance);
+        Assert.Null(await book.Find(id));
+        Assert.Null(await book.FloraOf(id));
+        Assert.Null(await book.Change(id, "x", content => content));
+        Assert.Null(await book.Move(id, -1));
+        Assert.False(await book.Discard(id, true));
+    }
+
+    [Fact]
     public async Task A_new_change_forgets_what_was_undone()
     {
         await using var database = store.Open();

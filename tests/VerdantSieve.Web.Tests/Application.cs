@@ -56,7 +56,13 @@ public sealed class Application : IAsyncLifetime
     /// <summary>The same at an address of which another process has gone.</summary>
     public Task<Process> StartAnother(Uri address) => Start(address);
 
-    private async Task<Process> Start(Uri address)
+    /// <summary>The same on a database of one's own.</summary>
+    public Task<Process> StartAnother(Uri address, string ownDatabase) => Start(address, ownDatabase);
+
+    /// <summary>An address of this machine that is free.</summary>
+    public static Uri FreeAddress() => new($"http://127.0.0.1:{FreePort()}");
+
+    private async Task<Process> Start(Uri address, string? ownDatabase = null)
     {
         var started = Process.Start(
             new ProcessStartInfo("dotnet", [typeof(Program).Assembly.Location])
@@ -66,9 +72,10 @@ public sealed class Application : IAsyncLifetime
                 RedirectStandardOutput = true,
                 Environment =
                 {
-                    ["VERDANT_DATABASE"] = database,
+                    ["VERDANT_DATABASE"] = ownDatabase ?? database,
                     ["ASPNETCORE_URLS"] = address.ToString(),
                     ["VERDANT_FLORAS"] = Path.Combine(Root, "floras"),
+                    ["VERDANT_PACE"] = "100",
                     ["VERDANT_RUN"] = Path.Combine(Root, ".run", "web-tests"),
                 },
             }
@@ -109,6 +116,19 @@ public sealed class Application : IAsyncLifetime
         await Maintain(Environment.GetEnvironmentVariable("VERDANT_DATABASE")!, "drop database if exists verdant_web_test with (force)");
     }
 
+    /// <summary>Another database with the tables and nothing in them; gone with the tests.</summary>
+    public async Task<string> MakeDatabase(string name)
+    {
+        var named = Environment.GetEnvironmentVariable("VERDANT_DATABASE")!;
+        await Maintain(named, $"drop database if exists {name} with (force)", $"create database {name}");
+        var made = new NpgsqlConnectionStringBuilder(named) { Database = name }.ConnectionString;
+        var options = new DbContextOptionsBuilder<SieveContext>();
+        SieveContext.Configure(options, made);
+        await using var context = new SieveContext(options.Options);
+        await context.Database.MigrateAsync();
+        return made;
+    }
+
     /// <summary>The application’s database.</summary>
     public SieveContext OpenDatabase()
     {
@@ -132,7 +152,7 @@ public sealed class Application : IAsyncLifetime
             await new NpgsqlCommand(text, open).ExecuteNonQueryAsync();
     }
 
-    private static int FreePort()
+    internal static int FreePort()
     {
         using var listener = new TcpListener(IPAddress.Loopback, 0);
         listener.Start();

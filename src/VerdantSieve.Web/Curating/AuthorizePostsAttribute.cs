@@ -9,6 +9,9 @@ namespace VerdantSieve.Web.Curating;
 [AttributeUsage(AttributeTargets.Class)]
 public sealed class AuthorizePostsAttribute(string policy) : Attribute, IAsyncAuthorizationFilter
 {
+    /// <summary>The policy.</summary>
+    public string Policy => policy;
+
     /// <inheritdoc/>
     public async Task OnAuthorizationAsync(AuthorizationFilterContext context)
     {

@@ -61,9 +61,9 @@ public sealed class FlorasModel(FloraShelf shelf, FloraLibrary library, FloraImp
         return await Refused("Many files are being read just now. Send this one again in a minute.");
     }
 
-    public IActionResult OnPostStop(string import)
+    public IActionResult OnPostStop(string? import)
     {
-        imports.Stop(import);
+        imports.Stop(import ?? "");
         return RedirectToPage(null, null, new { import });
     }
 

@@ -66,13 +66,13 @@ public sealed class TaxonModel(FloraShelf shelf, RevisionBook revisions, LookBoo
         return Page();
     }
 
-    public async Task<IActionResult> OnPostScore(string slug, string character, CancellationToken cancel)
+    public async Task<IActionResult> OnPostScore(string slug, string? character, CancellationToken cancel)
     {
-        if (!Find(slug) || Open.Flora.FindCharacter(character) is not { } asked)
+        if (!Find(slug) || Open.Flora.FindCharacter(character ?? "") is not { } asked)
             return NotFound();
         Form = ScoreForm.Sent(asked, Request.Form);
         var scores = Taxon.OwnScores.ToDictionary();
-        scores.Remove(character);
+        scores.Remove(asked.Id);
         if (!Form.TakesAway)
         {
             var outcome = Form.Read();
@@ -81,7 +81,7 @@ public sealed class TaxonModel(FloraShelf shelf, RevisionBook revisions, LookBoo
                 Field = outcome.Faults[0].At;
                 return Refused(outcome.Faults[0].Message);
             }
-            scores[character] = ScoreForm.Keeping(Taxon.Score(character), score);
+            scores[asked.Id] = ScoreForm.Keeping(Taxon.Score(asked.Id), score);
         }
         return await Preview(TaxonWriter.Write(Taxon with { OwnScores = scores }, Open.Flora.Vocabulary), cancel);
     }

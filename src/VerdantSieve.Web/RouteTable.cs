@@ -1,0 +1,20 @@
+using VerdantSieve.Web.Api;
+using VerdantSieve.Web.Curating;
+using VerdantSieve.Web.Drawings;
+
+namespace VerdantSieve.Web;
+
+/// <summary>All addresses there are.</summary>
+public static class RouteTable
+{
+    /// <summary>Adds them.</summary>
+    public static void MapAll(this IEndpointRouteBuilder routes)
+    {
+        routes.MapRazorPages();
+        routes.MapDeskFiles();
+        routes.MapDrawings();
+        routes.MapSieveApi();
+        routes.MapOpenApi("/openapi/{documentName}.json");
+        routes.MapHealthChecks("/health");
+    }
+}
