@@ -8,9 +8,7 @@ using VerdantSieve.Store.Looks;
 namespace VerdantSieve.Store;
 
 /// <summary>The database: floras with their changes, the notebook, and those who may change floras.</summary>
-public sealed class SieveContext(DbContextOptions<SieveContext> options)
-    : IdentityDbContext<Curator>(options),
-        IDataProtectionKeyContext
+public sealed class SieveContext(DbContextOptions<SieveContext> options) : IdentityDbContext<Curator>(options), IDataProtectionKeyContext
 {
     public DbSet<FloraRow> Floras => Set<FloraRow>();
     public DbSet<CharacterRow> Characters => Set<CharacterRow>();

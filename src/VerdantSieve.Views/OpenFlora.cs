@@ -17,6 +17,7 @@ public sealed class OpenFlora
 
     private readonly FrozenDictionary<string, Taxon> bySlug;
     private readonly FrozenDictionary<string, LogScale> scales;
+    private readonly FrozenDictionary<string, (int Least, int Most)> counts;
     private readonly Likeness likeness;
     private readonly NameIndex names;
     private readonly VocabularyIndex vocabulary;
@@ -44,6 +45,7 @@ public sealed class OpenFlora
             .Characters.Select(character => (character.Id, Scale: ScaleOf(flora, character)))
             .Where(pair => pair.Scale is not null)
             .ToFrozenDictionary(pair => pair.Id, pair => pair.Scale!);
+        counts = flora.Characters.OfType<CountCharacter>().ToFrozenDictionary(count => count.Id, count => CountsOf(flora, count));
         Families =
         [
             .. flora
@@ -99,6 +101,17 @@ public sealed class OpenFlora
 
     /// <summary>Where values of a range stand in the span that the whole flora takes up; null where it takes up none.</summary>
     public LogScale? Scale(Character character) => scales.GetValueOrDefault(character.Id);
+
+    /// <summary>The least and the most of a count that a kind of the flora has.</summary>
+    public (int Least, int Most) CountsOf(CountCharacter character) => counts[character.Id];
+
+    private static (int Least, int Most) CountsOf(Flora flora, CountCharacter character)
+    {
+        RangeScore[] ranges = [.. flora.Taxa.Select(taxon => taxon.Score(character.Id)).OfType<RangeScore>()];
+        return ranges.Length == 0
+            ? (1, 1)
+            : ((int)Math.Floor(ranges.Min(range => range.Minimum)), (int)Math.Ceiling(ranges.Max(range => range.Maximum)));
+    }
 
     /// <summary>The drawing of a taxon as a file, made once.</summary>
     public byte[] Drawing(Taxon taxon, Func<LeafForm, byte[]> draw) =>

@@ -82,7 +82,9 @@ public class FloraLibraryTests(TestDatabase store)
                         replace: false,
                         Now
                     )
-                ).Faults[0].Message
+                )
+                    .Faults[0]
+                    .Message
             );
         await using var after = store.Open();
         Assert.Equal(0, await after.Floras.CountAsync(flora => flora.Id == "own-stopped" || flora.Id == "own-broken", Now));

@@ -196,7 +196,13 @@ public sealed class Browser : IDisposable
         var browser = (scripts ? Idle : IdleWithoutScripts).TryTake(out var idle) ? idle : new Browser(scripts);
         browser.address = address;
         // The window has a least width of its own; a phone's is set as a device's.
-        browser.Device("Emulation.setDeviceMetricsOverride", ("width", width), ("height", height), ("deviceScaleFactor", 1), ("mobile", width < 600));
+        browser.Device(
+            "Emulation.setDeviceMetricsOverride",
+            ("width", width),
+            ("height", height),
+            ("deviceScaleFactor", 1),
+            ("mobile", width < 600)
+        );
         var scheme = new Dictionary<string, object?> { ["name"] = "prefers-color-scheme", ["value"] = dark ? "dark" : "light" };
         browser.Device("Emulation.setEmulatedMedia", ("media", ""), ("features", new object[] { scheme }));
         return browser;
@@ -320,7 +326,13 @@ public sealed class Browser : IDisposable
         try
         {
             Device("Network.enable");
-            Device("Network.emulateNetworkConditions", ("offline", false), ("latency", 0), ("downloadThroughput", -1), ("uploadThroughput", -1));
+            Device(
+                "Network.emulateNetworkConditions",
+                ("offline", false),
+                ("latency", 0),
+                ("downloadThroughput", -1),
+                ("uploadThroughput", -1)
+            );
             Device("Storage.clearDataForOrigin", ("origin", address.GetLeftPart(UriPartial.Authority)), ("storageTypes", "all"));
             Driver.Navigate().GoToUrl("about:blank");
             Device("Network.clearBrowserCookies");

@@ -52,7 +52,8 @@ public static partial class FloraGate
             var answer = new Sieve(flora).Ask(new SieveQuestion());
             return answer.Candidates.All(candidate => double.IsFinite(candidate.Probability)) ? null : "its kinds can’t be weighed.";
         }
-        catch (Exception trouble) when (trouble is ArgumentException or InvalidOperationException or KeyNotFoundException or IndexOutOfRangeException)
+        catch (Exception trouble)
+            when (trouble is ArgumentException or InvalidOperationException or KeyNotFoundException or IndexOutOfRangeException)
         {
             return trouble.Message;
         }

@@ -210,9 +210,9 @@ public sealed class FloraReader
                     )
                 );
         foreach (var (entry, taxon) in taxa)
-            foreach (var synonym in taxon.Synonyms.Select(ScientificName.Fold))
-                if (!seen.TryAdd(synonym, entry.File))
-                    faults.Add(Fault.InFile(entry.File, entry.Line, $"the synonym “{synonym}” is a name in {seen[synonym]} already"));
+        foreach (var synonym in taxon.Synonyms.Select(ScientificName.Fold))
+            if (!seen.TryAdd(synonym, entry.File))
+                faults.Add(Fault.InFile(entry.File, entry.Line, $"the synonym “{synonym}” is a name in {seen[synonym]} already"));
     }
 
     // What a taxon says of others must be there: the parents of a hybrid, its aggregate. A taxon that is at fault itself is there all the
@@ -221,9 +221,7 @@ public sealed class FloraReader
     {
         var there = names.Select(ScientificName.Fold).ToHashSet();
         var genera = there.Select(name => name.Split(' ')[0]).ToHashSet();
-        foreach (
-            var genus in (about?.NearAlike.Keys ?? []).Where(genus => !genera.Contains(genus.ToLowerInvariant()))
-        )
+        foreach (var genus in (about?.NearAlike.Keys ?? []).Where(genus => !genera.Contains(genus.ToLowerInvariant())))
             faults.Add(
                 Fault.InFile(
                     aboutEntry.File,

@@ -165,7 +165,7 @@ public sealed class LookBook(SieveContext database, IClock clock)
         DateTimeOffset? when = discarded ? Now : null;
         return IsId(id)
             && await database.Looks.Where(look => look.Id == id).ExecuteUpdateAsync(set => set.SetProperty(look => look.Discarded, when))
-            > 0;
+                > 0;
     }
 
     /// <summary>The looks that are kept, newest first.</summary>

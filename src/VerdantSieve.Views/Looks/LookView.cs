@@ -116,8 +116,11 @@ public sealed class LookView
     public int Passing { get; }
     public int InPan => IsStrict ? Passing : Answer.Candidates.Count;
 
-    /// <summary>How many kinds it may still well be: those that come through, or that weigh at least one in a hundred.</summary>
-    public int StillOpen => IsStrict ? Passing : Answer.Candidates.Count(candidate => candidate.Probability >= 0.01);
+    /// <summary>How many kinds it may still well be: those that come through, or that weigh at least one in a hundred; where nothing weighs
+    /// so much yet, at least a tenth of the first.</summary>
+    public int StillOpen => IsStrict ? Passing : Answer.Candidates.Count(candidate => candidate.Probability >= Enough);
+
+    private double Enough => Math.Min(0.01, Answer.Candidates.Count > 0 ? Answer.Candidates[0].Probability / 10 : 0);
 
     /// <summary>Other good looks, of different organs, so that one is at hand.</summary>
     public IReadOnlyList<NextLook> OtherLooks { get; }

@@ -13,8 +13,9 @@ public sealed record NotesForm(string Notes, string? Was = null, string? Elsewhe
 
     /// <summary>What is wrong; null where nothing is.</summary>
     public string? Problem =>
-        Elsewhere is { } other ? $"These notes were changed elsewhere meanwhile, to: “{other}”. Yours stand here; keep them again to have them instead."
+        Elsewhere is { } other
+            ? $"These notes were changed elsewhere meanwhile, to: “{other}”. Yours stand here; keep them again to have them instead."
         : Notes.Length > Longest
             ? $"Notes can have {Longest} letters; these have {Notes.Length}. Nothing was kept; shorten them and keep them again."
-            : null;
+        : null;
 }

@@ -18,6 +18,9 @@ public sealed partial class ReadForm
     public List<string> States { get; set; } = [];
     public string? Mode { get; set; }
     public string? Text { get; set; }
+
+    /// <summary>A number that was tapped, in the place of one typed.</summary>
+    public string? Count { get; set; }
     public string? Leaves { get; set; }
     public bool? Seen { get; set; }
     public bool? Today { get; set; }
@@ -53,7 +56,7 @@ public sealed partial class ReadForm
             Tally = tally,
             States = States.Count > 0 && tally is null ? States : null,
             Mode = Mode == "tally" ? null : Mode,
-            Text = WithUnit(Text?.Trim(), open.Flora, style),
+            Text = Count ?? WithUnit(Text?.Trim(), open.Flora, style),
             Leaves = leaves,
             Seen = Seen,
             Today = Today,

@@ -45,7 +45,9 @@ public sealed class FloraImports(IServiceScopeFactory scopes, FloraShelf shelf, 
     {
         await using var scope = scopes.CreateAsyncScope();
         var database = scope.ServiceProvider.GetRequiredService<SieveContext>();
-        if (id.Any(char.IsControl) || await database.Imports.AsNoTracking().SingleOrDefaultAsync(row => row.Id == id, cancel) is not { } row)
+        if (
+            id.Any(char.IsControl) || await database.Imports.AsNoTracking().SingleOrDefaultAsync(row => row.Id == id, cancel) is not { } row
+        )
             return null;
         var stage = EnumWords.TryRead<ImportStage>(row.Stage, out var read) ? read : ImportStage.Stopped;
         var import = new FloraImport(row.Id, row.File, stage, row.Taxa, row.Flora, row.Faults);

@@ -19,7 +19,11 @@ public static class Bounds
     public static void AddBounds(this IServiceCollection services, Settings settings)
     {
         services.AddRequestTimeouts(options =>
-            options.DefaultPolicy = new RequestTimeoutPolicy { Timeout = Patience, TimeoutStatusCode = StatusCodes.Status503ServiceUnavailable }
+            options.DefaultPolicy = new RequestTimeoutPolicy
+            {
+                Timeout = Patience,
+                TimeoutStatusCode = StatusCodes.Status503ServiceUnavailable,
+            }
         );
         services.AddRateLimiter(options =>
         {

@@ -20,7 +20,10 @@ public static class PlainText
                 if (request.Query.Any(field => IsDirty(field.Key) || field.Value.Any(IsDirty)))
                     request.Query = new QueryCollection(Cleaned(request.Query));
                 // Files are read by their own readers.
-                if (request.HasFormContentType && request.ContentType?.StartsWith("multipart/", StringComparison.OrdinalIgnoreCase) == false)
+                if (
+                    request.HasFormContentType
+                    && request.ContentType?.StartsWith("multipart/", StringComparison.OrdinalIgnoreCase) == false
+                )
                 {
                     var form = await request.ReadFormAsync(http.RequestAborted);
                     if (form.Any(field => IsDirty(field.Key) || field.Value.Any(IsDirty)))

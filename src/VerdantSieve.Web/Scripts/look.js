@@ -134,7 +134,12 @@
     const lacks = room - document.documentElement.scrollHeight;
     if (lacks > 0) main.style.minHeight = `${main.offsetHeight + lacks}px`;
     const now = anchor();
-    if (stood !== undefined && now !== undefined) window.scrollBy({ top: now - stood, behavior: "instant" });
+    if (stood !== undefined && now !== undefined) {
+      window.scrollBy({ top: now - stood, behavior: "instant" });
+      // At the top of the page nothing can be scrolled away: what stands above takes the room it had.
+      const lower = stood - anchor(), above = $(".standing");
+      if (lower > 0 && above) above.style.minHeight = `${above.offsetHeight + lower}px`;
+    }
     stood = undefined;
     if ($("#asks")?.textContent !== asked) askedAt = performance.now();
     // Who goes by keys stays in the question.

@@ -15,10 +15,7 @@ public class TaxonMergeTests
         var merge = TaxonMerge.Of(Before, first, second).Value;
         Assert.Equal(["notes", "margin"], merge.Theirs);
         Assert.Empty(merge.Both);
-        Assert.Equal(
-            "name: Acer testii\nnotes: new\nscores:\n  margin: serrate\n  arrangement: opposite\n  lobing: unlobed\n",
-            merge.Text
-        );
+        Assert.Equal("name: Acer testii\nnotes: new\nscores:\n  margin: serrate\n  arrangement: opposite\n  lobing: unlobed\n", merge.Text);
     }
 
     [Fact]

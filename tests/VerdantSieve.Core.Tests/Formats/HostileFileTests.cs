@@ -31,7 +31,11 @@ public class HostileFileTests
             { "taxa.xml", Described(taxa: 10_001), "10001 taxa, and at most 10000 are taken in" },
             { "comment.nex", "#NEXUS " + new string('[', 500_000), "a comment is never closed" },
             { "words.nex", "#NEXUS " + Repeated("a ", 2_000_001), "words, and at most 2000000 are taken in" },
-            { "cells.nex", "#NEXUS begin data; format symbols=\"01\"; matrix\nAcer_a " + new string('0', 600_000) + "\n;", "cells, and at most" },
+            {
+                "cells.nex",
+                "#NEXUS begin data; format symbols=\"01\"; matrix\nAcer_a " + new string('0', 600_000) + "\n;",
+                "cells, and at most"
+            },
             { "same-labels.nex", Labelled(1_000), "" },
         };
 

@@ -2,7 +2,6 @@ using System.Net;
 using Microsoft.EntityFrameworkCore;
 using NodaTime;
 using VerdantSieve.Core.Botany;
-
 using VerdantSieve.Store;
 using VerdantSieve.Store.Looks;
 using Xunit;
@@ -119,7 +118,9 @@ public class ChaosTests(Application application)
     private static async Task<string> Begin(string connection, int worker)
     {
         await using var database = Open(connection);
-        return (await new LookBook(database, SystemClock.Instance).Start("temperate-trees", new LookContent { Place = $"chaos {worker}" })).Id;
+        return (
+            await new LookBook(database, SystemClock.Instance).Start("temperate-trees", new LookContent { Place = $"chaos {worker}" })
+        ).Id;
     }
 
     private static SieveContext Open(string connection)

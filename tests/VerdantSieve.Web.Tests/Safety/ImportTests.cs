@@ -42,7 +42,10 @@ public class ImportTests(Application application)
         using var keeper = await Visitor.SignedIn(application.Address, "ewan", DemoCurators.All[1].Password);
         var large = await Send(keeper, "large.nex", new byte[FileBounds.MostBytes + 2_000_000]);
         Assert.Equal(HttpStatusCode.UnprocessableEntity, large.StatusCode);
-        Assert.Contains("has 17 MB, and at most 16 MB are taken in", await large.Content.ReadAsStringAsync(TestContext.Current.CancellationToken));
+        Assert.Contains(
+            "has 17 MB, and at most 16 MB are taken in",
+            await large.Content.ReadAsStringAsync(TestContext.Current.CancellationToken)
+        );
 
         var hostile = await Send(keeper, "hostile.nex", Encoding.UTF8.GetBytes("#NEXUS " + new string('[', 100_000)));
         Assert.Equal(HttpStatusCode.Redirect, hostile.StatusCode);

@@ -32,7 +32,19 @@ public sealed class OwnServer : IDisposable
     private static bool IsRoot => Environment.UserName == "root";
 
     public void Start() =>
-        AsItsUser("pg_ctl", "-D", Data, "-w", "-t", "60", "-l", Path.Combine(folder, "log"), "-o", $"-p {port} -h 127.0.0.1 -k {folder}", "start");
+        AsItsUser(
+            "pg_ctl",
+            "-D",
+            Data,
+            "-w",
+            "-t",
+            "60",
+            "-l",
+            Path.Combine(folder, "log"),
+            "-o",
+            $"-p {port} -h 127.0.0.1 -k {folder}",
+            "start"
+        );
 
     /// <summary>All of its processes end at once; nothing is written that was not written yet.</summary>
     public void Crash() => AsItsUser("pg_ctl", "-D", Data, "-m", "immediate", "stop");

@@ -81,7 +81,9 @@ public sealed partial class Sending(Application application)
         using var browser = application.Open();
         LookJourneys.Start(browser, "signed in elsewhere");
         // As signing in or out in another window leaves it.
-        browser.Driver.ExecuteScript("document.querySelectorAll('[name=__RequestVerificationToken]').forEach(it => it.value = it.value.slice(0, -8) + 'AAAAAAAA')");
+        browser.Driver.ExecuteScript(
+            "document.querySelectorAll('[name=__RequestVerificationToken]').forEach(it => it.value = it.value.slice(0, -8) + 'AAAAAAAA')"
+        );
         browser.Click(".glance-row button[value=opposite]");
         browser.Await(() => browser.Has(".mesh"), "the tap was refused");
         Assert.False(browser.Find("#unsent").Displayed);

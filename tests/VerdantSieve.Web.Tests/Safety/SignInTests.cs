@@ -116,8 +116,7 @@ public class SignInTests(Application application)
         Assert.False(Hosts.IsFromHere(From("192.0.2.7")));
         Assert.False(Hosts.IsFromHere(new DefaultHttpContext()));
 
-        static HttpContext From(string address) =>
-            new DefaultHttpContext { Connection = { RemoteIpAddress = IPAddress.Parse(address) } };
+        static HttpContext From(string address) => new DefaultHttpContext { Connection = { RemoteIpAddress = IPAddress.Parse(address) } };
     }
 
     [Theory]

@@ -102,7 +102,10 @@ public class TwoWindows(Application application)
         Task<HttpResponseMessage> Keep(Visitor who, string text, string why) =>
             who.Post($"{at}?handler=Keep&{flora}", ("after", text), ("why", why), ("edition", edition));
         static string With(string text, string key, string value) =>
-            string.Join('\n', text.Split('\n').Select(line => line.StartsWith(key + ": ", StringComparison.Ordinal) ? $"{key}: {value}" : line));
+            string.Join(
+                '\n',
+                text.Split('\n').Select(line => line.StartsWith(key + ": ", StringComparison.Ordinal) ? $"{key}: {value}" : line)
+            );
         static async Task<(string Text, string Edition)> Shown(Visitor who, string page) =>
             Read(WebUtility.HtmlDecode(await who.Http.GetStringAsync(page, TestContext.Current.CancellationToken)));
         static (string Text, string Edition) Read(string page) =>

@@ -26,9 +26,7 @@ internal sealed class NexusWords(SourceFile source)
         {
             words.Add(word);
             if (words.Count > FileBounds.MostWords)
-                throw new UnreadableException(
-                    FileBounds.TooMany(source.Path, words.Count, "words", FileBounds.MostWords, word.Line)
-                );
+                throw new UnreadableException(FileBounds.TooMany(source.Path, words.Count, "words", FileBounds.MostWords, word.Line));
             cancel.ThrowIfCancellationRequested();
         }
         return words;

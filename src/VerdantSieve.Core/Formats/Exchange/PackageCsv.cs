@@ -70,7 +70,10 @@ internal static class PackageCsv
         // Some programs put all in a folder of the package’s name.
         var entry =
             zip.Entries.FirstOrDefault(entry => entry.Name == file) ?? throw new UnreadableException(file, 1, $"the package has no {file}");
-        using var text = new StreamReader(new CheckedStream(entry.Open(), entry.Crc32, FileBounds.MostUnpacked), new UTF8Encoding(false, throwOnInvalidBytes: true));
+        using var text = new StreamReader(
+            new CheckedStream(entry.Open(), entry.Crc32, FileBounds.MostUnpacked),
+            new UTF8Encoding(false, throwOnInvalidBytes: true)
+        );
         using var csv = new CsvReader(text, Reading);
         var line = 1;
         try

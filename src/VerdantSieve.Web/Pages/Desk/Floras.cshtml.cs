@@ -51,7 +51,9 @@ public sealed class FlorasModel(FloraShelf shelf, FloraLibrary library, FloraImp
         if (!format.NamesTheFlora && !FloraGate.IsId(Id))
             return await Refused($"Give an id for the flora: {FloraGate.IdAllowed}.");
         if (file.Length > FileBounds.MostBytes)
-            return await Refused($"The file has {file.Length / 1024 / 1024} MB, and at most {FileBounds.MostBytes / 1024 / 1024} MB are taken in.");
+            return await Refused(
+                $"The file has {file.Length / 1024 / 1024} MB, and at most {FileBounds.MostBytes / 1024 / 1024} MB are taken in."
+            );
         var path = imports.NewFile();
         await using (var target = System.IO.File.Create(path))
             await file.CopyToAsync(target, cancel);

@@ -143,9 +143,7 @@ public sealed class LookModel(LookBook book, FloraShelf shelf, IClock clock, IAn
     /// <summary>Makes a reading in the hand surer, or less sure.</summary>
     public async Task<IActionResult> OnPostSure(string id, string character, string? on, string certainty) =>
         EnumWords.TryRead<Certainty>(certainty, out var sure)
-            ? await Changed(
-                await Change(id, $"{certainty}: {await LabelOf(id, character)}", content => content.Surer(character, on, sure))
-            )
+            ? await Changed(await Change(id, $"{certainty}: {await LabelOf(id, character)}", content => content.Surer(character, on, sure)))
             : BadRequest();
 
     public async Task<IActionResult> OnPostDrop(string id, string? character, string? on) =>
@@ -219,7 +217,14 @@ public sealed class LookModel(LookBook book, FloraShelf shelf, IClock clock, IAn
 
     private static string Elsewhere(WhereForm now)
     {
-        string?[] said = [now.Place, now.Region is { Length: > 0 } region ? Regions.Name(region) : null, now.Date, now.Setting, now.Observer];
+        string?[] said =
+        [
+            now.Place,
+            now.Region is { Length: > 0 } region ? Regions.Name(region) : null,
+            now.Date,
+            now.Setting,
+            now.Observer,
+        ];
         var stands = string.Join(", ", said.Where(part => part is { Length: > 0 }));
         return $"Place and day were changed elsewhere meanwhile, to: {(stands.Length > 0 ? stands : "nothing")}. "
             + "Yours stand here; keep them again to have them instead.";
