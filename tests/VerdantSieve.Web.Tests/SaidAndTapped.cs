@@ -372,7 +372,8 @@ public class SaidAndTapped(Application application)
 
     private static void Watch(Browser browser) =>
         browser.Driver.ExecuteScript(
-            "window.shift = 0; new PerformanceObserver(list => list.getEntries().forEach(entry => window.shift = Math.max(window.shift, entry.value)))"
+            "window.shift = 0; new PerformanceObserver(list => list.getEntries().forEach(entry => window.shift = Math.max(window.shift, "
+                + "entry.value)))"
                 + ".observe({type: 'layout-shift'})"
         );
 

@@ -5,7 +5,8 @@ using VerdantSieve.Core.Sieving;
 
 namespace VerdantSieve.Core.Curating;
 
-/// <summary>The one gate before a flora is kept, made here or brought in: what passes has an address for each of its kinds, opens, and answers
+/// <summary>The one gate before a flora is kept, made here or brought in: what passes has an address for each of its kinds, opens, and
+/// answers
 /// a question.</summary>
 public static partial class FloraGate
 {

@@ -38,7 +38,8 @@ public sealed class RevisionBook(SieveContext database, IClock clock)
         return [.. rows.Select(row => new Revision(row, JsonSerializer.Deserialize<FieldChange[]>(row.Changes!, Json)!))];
     }
 
-    /// <summary>The first change to a taxon after an edition: what it was before, and who changed it; null where it was not changed.</summary>
+    /// <summary>The first change to a taxon after an edition: what it was before, and who changed it; null where it was not
+    /// changed.</summary>
     public async Task<RevisionRow?> FirstSince(Flora flora, string taxon, int edition, CancellationToken cancel = default)
     {
         var id = flora.About.Id;

@@ -134,7 +134,8 @@ public sealed class LookBook(SieveContext database, IClock clock)
     /// <summary>Takes back the last change, or does it again.</summary>
     /// <param name="id">The look.</param>
     /// <param name="steps">-1 to take back, +1 to do again.</param>
-    /// <param name="from">Where its history stood when the person saw it; null where they did not. Where it stands elsewhere by now, nothing
+    /// <param name="from">Where its history stood when the person saw it; null where they did not. Where it stands elsewhere by now,
+    /// nothing
     /// is moved: what would be taken back is not what was shown.</param>
     /// <returns>The look, moved or as it stands; null where there is no such look.</returns>
     public async Task<Look?> Move(string id, int steps, int? from = null)

@@ -9,6 +9,7 @@ public sealed class LookStepRow
     public required string Content { get; init; }
     public DateTimeOffset At { get; init; }
 
-    /// <summary>What the page called the sending that made this step, so that one sent twice counts once; null where it called it nothing.</summary>
+    /// <summary>What the page called the sending that made this step, so that one sent twice counts once; null where it called it
+    /// nothing.</summary>
     public Guid? Sent { get; init; }
 }

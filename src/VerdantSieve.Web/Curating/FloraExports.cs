@@ -3,7 +3,8 @@ using VerdantSieve.Core.Formats.Exchange;
 
 namespace VerdantSieve.Web.Curating;
 
-/// <summary>The files that floras are taken out as, each written once for an edition: writing one takes as long as hundreds of pages.</summary>
+/// <summary>The files that floras are taken out as, each written once for an edition: writing one takes as long as hundreds of
+/// pages.</summary>
 public sealed class FloraExports
 {
     private const int MostKept = 12;

@@ -11,7 +11,8 @@ public static class Bounds
     /// <summary>How long a request may take; one that takes longer is stopped and told so.</summary>
     public static readonly TimeSpan Patience = TimeSpan.FromSeconds(30);
 
-    // What a busy person or a class behind one address does in a minute, several times over. Reading pages and recording have no bound here:
+    // What a busy person or a class behind one address does in a minute, several times over. Reading pages and recording have no bound
+    // here:
     // a look keeps so many steps and no more.
     private static readonly (string Path, int PerMinute)[] Posts = [("/desk/sign-in", 20), ("/desk/floras", 12), ("/", 60)];
 

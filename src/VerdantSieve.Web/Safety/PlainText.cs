@@ -2,7 +2,8 @@ using Microsoft.Extensions.Primitives;
 
 namespace VerdantSieve.Web.Safety;
 
-/// <summary>Takes out of what is typed the control characters that text copied from elsewhere may carry: nobody sees them, and neither a page
+/// <summary>Takes out of what is typed the control characters that text copied from elsewhere may carry: nobody sees them, and neither a
+/// page
 /// nor a database can keep them. Tabs and line ends stay.</summary>
 public static class PlainText
 {

@@ -5,7 +5,8 @@ using Xunit;
 
 namespace VerdantSieve.Web.Tests;
 
-/// <summary>What is recorded while the application, its database or its own token is away: said, kept, sent again, and counted once.</summary>
+/// <summary>What is recorded while the application, its database or its own token is away: said, kept, sent again, and counted
+/// once.</summary>
 public sealed partial class Sending(Application application)
 {
     [Fact]

@@ -3,7 +3,8 @@ using System.Text.RegularExpressions;
 
 namespace VerdantSieve.Web.Tests.Safety;
 
-/// <summary>Someone who sends requests as a browser without scripts would: with cookies of their own and the tokens of pages they saw.</summary>
+/// <summary>Someone who sends requests as a browser without scripts would: with cookies of their own and the tokens of pages they
+/// saw.</summary>
 public sealed partial class Visitor : IDisposable
 {
     private readonly HttpClient http;

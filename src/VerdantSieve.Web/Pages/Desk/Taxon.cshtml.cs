@@ -152,7 +152,8 @@ public sealed class TaxonModel(FloraShelf shelf, RevisionBook revisions, LookBoo
             $"{other.Who} changed {Taxon.Name} while you were at it. Both changes stand below; look them over and keep them.",
             .. both.Theirs.Select(key => $"Theirs: {Label(key)}."),
             .. both.Both.Select(one =>
-                $"You both changed {Label(one.Key)}: theirs is “{one.First}”, yours “{one.Second}” stands below. Change it back where theirs is right."
+                $"You both changed {Label(one.Key)}: theirs is “{one.First}”, yours “{one.Second}” stands below. "
+                + "Change it back where theirs is right."
             ),
         ];
         return both.Text;
