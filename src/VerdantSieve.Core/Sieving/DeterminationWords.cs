@@ -9,6 +9,9 @@ internal sealed class DeterminationWords(Findings findings)
     // So many kinds are named one by one.
     private const int MostNamed = 4;
 
+    // A few kinds are what it lies between where they weigh more than all the others together.
+    private const double MostOfIt = 0.5;
+
     private readonly Weighed weighed = findings.Weighed;
     private readonly Flora flora = findings.Weighed.Flora;
     private readonly SieveQuestion question = findings.Weighed.Question;
@@ -167,18 +170,24 @@ internal sealed class DeterminationWords(Findings findings)
     {
         if (remaining.Count == 0)
             return Undecided(End(Prose().Say("Still wide open: no kind stands out"), remaining: 3));
-        var prose = Prose().Say(OpenWords(remaining.Count, hard)).Name(best.Taxon.Name.Text);
+        var prose = Prose().Say(OpenWords(remaining, hard)).Name(best.Taxon.Name.Text);
         if (remaining.Count > 1)
             prose.Say(", then ").Names(NamesOf(remaining.Skip(1).Take(MostNamed - 1)), "and");
         if (remaining.Count > MostNamed)
             prose.Say(" and others");
-        return Undecided(End(prose, remaining.Count)) with { IsHard = hard };
+        // Among many, what would part these two is not what tells most.
+        return Undecided(End(prose, IsWide(remaining) ? MostNamed : remaining.Count)) with { IsHard = hard };
     }
 
-    private static string OpenWords(int kinds, bool hard)
+    private static bool IsWide(IReadOnlyList<Candidate> remaining) => remaining.Sum(candidate => candidate.Probability) < MostOfIt;
+
+    private static string OpenWords(IReadOnlyList<Candidate> remaining, bool hard)
     {
+        var kinds = remaining.Count;
         if (hard)
             return $"A hard case: much is read, and still {PlainWords.Number(kinds)} kinds fit. Most likely ";
+        if (IsWide(remaining))
+            return "Still wide open. Most likely ";
         return kinds == 1 ? "Not settled yet. Most likely " : $"Still open between {PlainWords.Number(kinds)} kinds. Most likely ";
     }
 

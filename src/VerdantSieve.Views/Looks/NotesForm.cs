@@ -12,10 +12,16 @@ public sealed record NotesForm(string Notes, string? Was = null, string? Elsewhe
     public const int Longest = 4000;
 
     /// <summary>What is wrong; null where nothing is.</summary>
-    public string? Problem =>
-        Elsewhere is { } other
-            ? $"These notes were changed elsewhere meanwhile, to: “{other}”. Yours stand here; keep them again to have them instead."
-        : Notes.Length > Longest
-            ? $"Notes can have {Longest} letters; these have {Notes.Length}. Nothing was kept; shorten them and keep them again."
-        : null;
+    public string? Problem
+    {
+        get
+        {
+            if (Elsewhere is { } other)
+                return $"These notes were changed elsewhere meanwhile, to: “{other}”. "
+                    + "Yours stand here; keep them again to have them instead.";
+            return Notes.Length > Longest
+                ? $"Notes can have {Longest} letters; these have {Notes.Length}. Nothing was kept; shorten them and keep them again."
+                : null;
+        }
+    }
 }

@@ -93,11 +93,20 @@ public sealed partial class ReadForm
 
     private static string? Filled(string? text) => text is { Length: > 0 } ? text : null;
 
+    // Sent as a tally, or by Enter with nothing else in the form than leaves counted.
+    private bool IsTally =>
+        Mode == "tally"
+        || (
+            (Mode, Count, Filled(Text)) is (null, null, null)
+            && States.Count == 0
+            && Tally.Values.Any(leaves => Filled(leaves) is not null)
+        );
+
     // Counted leaves count only where the form was sent as a tally.
     private Dictionary<string, int>? TallyOf(out Fault? amiss)
     {
         amiss = null;
-        if (Mode != "tally")
+        if (!IsTally)
             return null;
         var tally = new Dictionary<string, int>();
         foreach (var (state, typed) in Tally.Where(line => line.Value is { Length: > 0 }))

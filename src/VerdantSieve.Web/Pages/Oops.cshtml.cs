@@ -14,6 +14,32 @@ public sealed class OopsModel(ILogger<OopsModel> log) : PageModel
     /// <summary>The header that tells a page's script what the log calls the fault.</summary>
     public const string ErrorHeader = "Error-Id";
 
+    private const string NotSaved = "Not saved yet",
+        NoAnswer = "Where things are kept does not answer just now.";
+
+    // What is said of an answer by its status; what has none is a fault of ours.
+    private static readonly Dictionary<int, (string Heading, string Sentence)> Words = new()
+    {
+        [StatusCodes.Status400BadRequest] = (
+            "That could not be used",
+            "The page was open too long, the form came from elsewhere, or it holds a character that can’t be read. Go back, and try once more."
+        ),
+        [StatusCodes.Status404NotFound] = (
+            "There is no such page",
+            "The address names no look, plant or page here. A look’s address ends in its eight letters."
+        ),
+        [StatusCodes.Status405MethodNotAllowed] = ("That can’t be done here", "Pages are read with GET and forms sent with POST."),
+        [StatusCodes.Status413PayloadTooLarge] = ("That is too much at once", "What was sent is larger than is taken here."),
+        [StatusCodes.Status429TooManyRequests] = (
+            "Too much at once",
+            "More came from your address in a short time than is taken here. Wait a minute, then go on; nothing recorded is lost."
+        ),
+        [StatusCodes.Status503ServiceUnavailable] = (
+            "It can’t be reached just now",
+            $"{NoAnswer} Nothing you recorded is lost; try once more in a moment."
+        ),
+    };
+
     public string Heading { get; private set; } = "Something went wrong";
     public string Sentence { get; private set; } = "The fault is ours, and nothing you recorded is lost. Go back and try once more.";
 
@@ -39,37 +65,15 @@ public sealed class OopsModel(ILogger<OopsModel> log) : PageModel
         var isStale = StaleTokens.Refused(HttpContext);
         if (isStale || fault is not null)
             Again = await SentAgain.Of(Request, path + (was?.OriginalQueryString ?? Request.QueryString.Value));
-        (Heading, Sentence) = code switch
-        {
-            StatusCodes.Status404NotFound => (
-                "There is no such page",
-                "The address names no look, plant or page here. A look’s address ends in its eight letters."
-            ),
-            StatusCodes.Status400BadRequest when isStale && Again is not null => (
-                "Not saved yet",
+        if (code == StatusCodes.Status503ServiceUnavailable && Again is not null)
+            (Heading, Sentence) = (NotSaved, $"{NoAnswer} What you sent stands below; send it once more in a moment.");
+        else if (isStale && Again is not null)
+            (Heading, Sentence) = (
+                NotSaved,
                 "You signed in or out elsewhere since this page was shown. What you sent stands below; send it once more."
-            ),
-            StatusCodes.Status400BadRequest => (
-                "That could not be used",
-                "The page was open too long, or the form came from elsewhere. Go back, reload, and try once more."
-            ),
-            StatusCodes.Status405MethodNotAllowed or StatusCodes.Status501NotImplemented => (
-                "That can’t be done here",
-                "Pages are read with GET and forms sent with POST."
-            ),
-            StatusCodes.Status413PayloadTooLarge => ("That is too much at once", "What was sent is larger than is taken here."),
-            StatusCodes.Status429TooManyRequests => (
-                "Too much at once",
-                "More came from your address in a short time than is taken here. Wait a minute, then go on; nothing recorded is lost."
-            ),
-            StatusCodes.Status503ServiceUnavailable => (
-                Again is null ? "It can’t be reached just now" : "Not saved yet",
-                Again is null
-                    ? "Where things are kept does not answer just now. Nothing you recorded is lost; try once more in a moment."
-                    : "Where things are kept does not answer just now. What you sent stands below; send it once more in a moment."
-            ),
-            _ => (Heading, Sentence),
-        };
+            );
+        else if (Words.TryGetValue(code ?? 0, out var words))
+            (Heading, Sentence) = words;
         return Page();
     }
 

@@ -26,13 +26,31 @@ public static class PlainText
                     && request.ContentType?.StartsWith("multipart/", StringComparison.OrdinalIgnoreCase) == false
                 )
                 {
-                    var form = await request.ReadFormAsync(http.RequestAborted);
+                    if (await FormOf(request) is not { } form)
+                    {
+                        http.Response.StatusCode = StatusCodes.Status400BadRequest;
+                        return;
+                    }
                     if (form.Any(field => IsDirty(field.Key) || field.Value.Any(IsDirty)))
                         request.Form = new FormCollection(Cleaned(form));
                 }
                 await next(http);
             }
         );
+
+    // The framework reads no form that holds a NUL; the page that says so must not try again.
+    private static async Task<IFormCollection?> FormOf(HttpRequest request)
+    {
+        try
+        {
+            return await request.ReadFormAsync(request.HttpContext.RequestAborted);
+        }
+        catch (InvalidDataException)
+        {
+            request.Form = FormCollection.Empty;
+            return null;
+        }
+    }
 
     /// <summary>A text without control characters.</summary>
     public static string Of(string text) => text.Any(IsControl) ? new string([.. text.Where(letter => !IsControl(letter))]) : text;

@@ -37,6 +37,24 @@ public class DeterminationTests
         Assert.False(anywhere.Determination.SettledByRange);
     }
 
+    [Theory]
+    [InlineData(0, "Still open between two kinds. Most likely Aus")]
+    [InlineData(40, "Still wide open. Most likely Aus")]
+    public void It_lies_between_a_few_kinds_where_they_weigh_more_than_all_the_others(int others, string sentence)
+    {
+        var flora = new MadeFlora().States("margin", "entire serrate").States("bark", "grey red");
+        Add("Aus serratus", "margin: serrate / bark: grey");
+        Add("Ausia dentata", "margin: serrate / bark: red");
+        for (var other = 0; other < others; other++)
+            Add($"Bus{(char)('a' + (other % 26))}{(char)('a' + (other / 26))} integra", "margin: entire / bark: grey");
+        var certainty = others > 10 ? Certainty.Guess : Certainty.Fair;
+        var said = flora.Sieve(SieveModel.Standard with { Strangers = 0.001 }).Ask(Is("margin", "serrate", certainty));
+        Assert.StartsWith(sentence, said.Determination.Sentence.ToString());
+        Assert.Equal(others == 0, said.Determination.Sentence.ToString().Contains("would part them"));
+
+        void Add(string name, string scores) => flora.Taxon(name, scores, taxon => taxon with { Family = $"{taxon.Name.Genus}aceae" });
+    }
+
     [Fact]
     public void Neighbours_count_by_the_borders_between()
     {

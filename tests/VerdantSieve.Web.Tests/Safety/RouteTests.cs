@@ -27,6 +27,13 @@ public class RouteTests(Application application)
     // The page that explains an error is shown in the place of any other, whatever that was sent with.
     private const string Explains = "/oops";
 
+    private static readonly string[] Queries =
+    [
+        "",
+        "?flora=nosuch",
+        "?page=-1&ask=%00&taxon=%ff&import=%00&country=%00&region=zz&family=%01",
+    ];
+
     private static readonly string[] Roles = ["nobody", "mara", "ewan"];
 
     [Fact]
@@ -52,7 +59,7 @@ public class RouteTests(Application application)
                 var may = form.Policy is null || Has(who, form.Policy);
                 var bare = await visitor.PostAs(to, null);
                 // Who may not is told to sign in, token or none; who may is asked for it.
-                if (may ? bare.StatusCode != HttpStatusCode.BadRequest : !IsSentToSignIn(bare) && bare.StatusCode != HttpStatusCode.BadRequest)
+                if (bare.StatusCode != HttpStatusCode.BadRequest && (may || !IsSentToSignIn(bare)))
                     wrong.Add($"{who} without a token: {to}: {(int)bare.StatusCode}");
                 var signed = await visitor.PostAs(to, await visitor.Token());
                 if (IsSentToSignIn(signed) == may)
@@ -74,9 +81,10 @@ public class RouteTests(Application application)
         var wrong = new List<string>();
         foreach (var template in Templates())
             foreach (var who in Roles)
-                foreach (var query in new[] { "", "?flora=nosuch", "?page=-1&ask=%00&taxon=%ff&import=%00&country=%00&region=zz&family=%01" })
+                foreach (var query in Queries)
                 {
-                    var answer = await people[who].Http.GetAsync(Address(template, "lantern2") + query, TestContext.Current.CancellationToken);
+                    var to = Address(template, "lantern2") + query;
+                    var answer = await people[who].Http.GetAsync(to, TestContext.Current.CancellationToken);
                     if ((int)answer.StatusCode >= 500 && template != "/health")
                         wrong.Add($"{who}: {template}{query}: {(int)answer.StatusCode}");
                     if (!answer.Headers.Contains("Content-Security-Policy") || !answer.Headers.Contains("X-Content-Type-Options"))
