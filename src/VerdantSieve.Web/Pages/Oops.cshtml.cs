@@ -22,7 +22,8 @@ public sealed class OopsModel(ILogger<OopsModel> log) : PageModel
     {
         [StatusCodes.Status400BadRequest] = (
             "That could not be used",
-            "The page was open too long, the form came from elsewhere, or it holds a character that can’t be read. Go back, and try once more."
+            "The page was open too long, the form came from elsewhere, or it holds a character that can’t be read. "
+                + "Go back, and try once more."
         ),
         [StatusCodes.Status404NotFound] = (
             "There is no such page",
