@@ -60,10 +60,21 @@ public sealed class LeafForm
         // A reading of how needles sit says that they are needles.
         if (states.ContainsKey(NeedleGrouping))
             states.TryAdd(CharacterIds.Foliage, Needles);
+        // What was read of leaflets says that there are some: three of them as they can only sit, others dotted.
+        if (!states.ContainsKey(CharacterIds.Structure) && IsOfLeaflets(states, numbers))
+        {
+            var three = numbers.GetValueOrDefault(CharacterIds.LeafletCount) == 3;
+            states[CharacterIds.Structure] = three ? "trifoliate" : "odd-pinnate";
+            loose |= !three;
+        }
         if (states.GetValueOrDefault("leaflet-lobing") == "lobed")
             states.TryAdd("lobing", "pinnate");
         return new LeafForm(states, numbers) { IsLoose = loose };
     }
+
+    private static bool IsOfLeaflets(Dictionary<string, string> states, Dictionary<string, double> numbers) =>
+        numbers.GetValueOrDefault(CharacterIds.LeafletCount) > 1
+        || states.Keys.Any(character => character.StartsWith("leaflet-", StringComparison.Ordinal));
 
     private static (string State, bool Dotted) Drawn(string character, string word) =>
         Broad.TryGetValue((character, word), out var drawn) ? drawn : (word, false);

@@ -107,15 +107,23 @@
   // A page that changes keeps what stays the same in it: a tap that has begun is not lost, an open part stays open, and what is being typed
   // is not overwritten.
   let typed = false;
-  document.addEventListener("input", (event) => (typed ||= event.target.id === "say"));
+  document.addEventListener("input", (event) => {
+    typed ||= event.target.id === "say";
+    event.target.typed = true;
+  });
   document.addEventListener("look:taken", (event) => {
+    for (const field of event.target.elements) field.typed = false;
     if (event.target.id !== "saying") return;
     typed = false;
     $("#say").value = "";
     $("#heard").replaceChildren();
   });
+  // A field that is typed in stays as it is where it is still the same question's.
+  const formOf = (field) => field.closest?.("form");
+  const asks = (form) => form?.getAttribute("action") + " " + form?.querySelector("[name=character]")?.value;
+  const asksTheSame = (old, next) => old.name === next.getAttribute?.("name") && asks(formOf(old)) === asks(formOf(next));
   Object.assign(Idiomorph.defaults.callbacks, {
-    beforeNodeMorphed: (old) => !(typed && (old.id === "say" || old.id === "heard")),
+    beforeNodeMorphed: (old, next) => !(typed && (old.id === "say" || old.id === "heard")) && !(old.typed && asksTheSame(old, next)),
     beforeAttributeUpdated: (name, element) => !(name === "open" && element.matches("details")),
   });
 

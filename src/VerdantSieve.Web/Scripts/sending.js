@@ -12,6 +12,13 @@
   const keep = () => sessionStorage.setItem(store, JSON.stringify(waiting));
   let running = false, tries = 0, timer;
 
+  // What the person went to see last. Whoever has gone on to another question is not called back by the answer to the one before.
+  let gone = 0;
+  const seen = () => `${performance.timeOrigin} ${gone}`;
+  document.addEventListener("htmx:afterSwap", (event) => {
+    if (event.detail.xhr && event.detail.target?.id === "main") gone++;
+  });
+
   document.addEventListener("submit", (event) => {
     const form = event.target;
     if (form.method !== "post" || !form.closest("#main.look") || form.getAttribute("hx-boost") === "false") return;
@@ -20,7 +27,7 @@
     const body = new URLSearchParams(new FormData(form, event.submitter));
     // One that is sent twice, since its answer was lost, counts once.
     body.set("sent", fresh());
-    waiting.push({ page: location.pathname, action: form.getAttribute("action"), body: body.toString(), what: named(form, event.submitter) });
+    waiting.push({ page: location.pathname, seen: seen(), action: form.getAttribute("action"), body: body.toString(), what: named(form, event.submitter) });
     keep();
     form.dispatchEvent(new CustomEvent("look:taken", { bubbles: true }));
     run();
@@ -65,7 +72,9 @@
         break;
       }
       say();
-      if (first.page === location.pathname) show(html, address);
+      if (first.page !== location.pathname) continue;
+      if (first.seen === seen()) show(html, address);
+      else await refresh();
     }
     running = false;
   }
@@ -104,6 +113,15 @@
       return { outcome: reached.ours, error: response.headers.get("Error-Id") };
     } catch {
       return { outcome: reached.away };
+    }
+  }
+
+  async function refresh() {
+    try {
+      const response = await fetch(location.href, { headers: { "HX-Request": "true" }, signal: AbortSignal.timeout(patience) });
+      if (response.ok) show(await response.text());
+    } catch {
+      // It is saved; what is shown is a little old.
     }
   }
 

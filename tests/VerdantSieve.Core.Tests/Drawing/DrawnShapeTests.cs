@@ -42,6 +42,21 @@ public class DrawnShapeTests
         Assert.Equal(Points(ShootDrawing.Likeness(LeafForm.Of(leaf))), Points(ShootDrawing.Likeness(unlobed)));
     }
 
+    [Fact]
+    public void What_was_read_of_leaflets_makes_no_simple_leaf()
+    {
+        static LeafForm Form(params Reading[] readings) => Assert.Single(LeafForm.AllOf(readings));
+        static Reading Leaflets(int count) => new("leaflet-count", new Counted(count, count), Certainty.Fair);
+        var lobed = Seen("leaflet-lobing", StateMode.Is, "lobed");
+
+        Assert.Equal("trifoliate", Form(Leaflets(3), lobed).State("structure", "simple"));
+        Assert.Equal("odd-pinnate", Form(Leaflets(7)).State("structure", "simple"));
+        Assert.True(Form(lobed).Has("structure"));
+        Assert.False(Form(Leaflets(1)).Has("structure"));
+        // What was read of the leaf itself stands.
+        Assert.Equal("palmate", Form(Seen("structure", StateMode.Is, "palmate"), Leaflets(3)).State("structure", ""));
+    }
+
     private static Reading Seen(string character, StateMode mode, params string[] states) =>
         new(character, new StatesSeen(states, mode), Certainty.Fair);
 

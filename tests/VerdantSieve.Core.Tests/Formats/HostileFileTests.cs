@@ -43,13 +43,12 @@ public class HostileFileTests
     [MemberData(nameof(Files))]
     public void It_is_given_up_with_a_sentence(string file, string text, string sentence)
     {
-        using var patience = new CancellationTokenSource(FileBounds.Patience);
         var faults =
             Path.GetExtension(file) == ".yaml"
                 ? FloraReader.ReadTaxon(new SourceFile(TaxonFile, text), SmallFlora.Flora).Faults
                 : FloraFormats
                     .OfFile(file)!
-                    .Read(new MemoryStream(Encoding.UTF8.GetBytes(text)), new FloraFileRequest(file, "hostile"), patience.Token)
+                    .Read(new MemoryStream(Encoding.UTF8.GetBytes(text)), new FloraFileRequest(file, "hostile"))
                     .Faults;
         if (sentence.Length == 0)
             Assert.Empty(faults);

@@ -124,6 +124,29 @@ public sealed partial class Sending(Application application)
     }
 
     [Fact]
+    public void Whoever_has_gone_on_is_not_called_back_by_the_answer_before()
+    {
+        using var browser = application.Open();
+        LookJourneys.Start(browser, "gone on");
+        browser.Go($"{browser.At.Split('?')[0]}?ask=arrangement");
+        browser.Driver.ExecuteCdpCommand("Network.enable", []);
+        var slow = new Dictionary<string, object?>
+        {
+            ["offline"] = false,
+            ["latency"] = 700,
+            ["downloadThroughput"] = -1,
+            ["uploadThroughput"] = -1,
+        };
+        browser.Driver.ExecuteCdpCommand("Network.emulateNetworkConditions", slow);
+        browser.Click("#question button[value=opposite]");
+        browser.Go($"{browser.At.Split('?')[0]}?ask=lobe-count");
+        browser.Find("#question input[name=text]").SendKeys("5, 5");
+        browser.Await(() => browser.Has(".mesh"), "the tap before was lost");
+        Assert.Equal("5, 5", browser.Find("#question input[name=text]").GetAttribute("value"));
+        Assert.Contains("ask=lobe-count", browser.At);
+    }
+
+    [Fact]
     public void What_is_being_typed_is_not_overwritten_by_a_tap()
     {
         using var browser = application.Open();

@@ -20,12 +20,19 @@ internal sealed class DescriptionsReader(string file, CancellationToken cancel)
     /// <exception cref="UnreadableException">Something is not defined, or defined twice.</exception>
     public FloraEntries Read(XElement dataset, string id)
     {
-        CharacterEntry[] characters = [.. Children(dataset, "Characters").Select(Character).OfType<CharacterEntry>()];
+        // Counted before any of them is gone into.
+        XElement[] described = [.. Children(dataset, "CodedDescriptions", "CodedDescription")],
+            asked = [.. Children(dataset, "Characters")];
+        if (described.Length > FileBounds.MostTaxa)
+            throw new UnreadableException(FileBounds.TooMany(file, described.Length, "taxa", FileBounds.MostTaxa));
+        if (asked.Length > FileBounds.MostCharacters)
+            throw new UnreadableException(FileBounds.TooMany(file, asked.Length, "characters", FileBounds.MostCharacters));
+        CharacterEntry[] characters = [.. asked.Select(Character).OfType<CharacterEntry>()];
         var names = Children(dataset, "TaxonNames", "TaxonName").ToDictionary(name => Required(name, "id"), name => Said(name));
         return new FloraEntries(
             PlainMatrix.About(file, id, Said(dataset)),
             characters,
-            [.. Children(dataset, "CodedDescriptions", "CodedDescription").Select(description => Taxon(description, names))]
+            [.. described.Select(description => Taxon(description, names))]
         );
     }
 
