@@ -11,10 +11,11 @@ public static class Bounds
     /// <summary>How long a request may take; one that takes longer is stopped and told so.</summary>
     public static readonly TimeSpan Patience = TimeSpan.FromSeconds(30);
 
-    // What a busy person or a class behind one address does in a minute, several times over. Reading pages and recording have no bound
-    // here:
-    // a look keeps so many steps and no more.
+    // What a busy person or a class behind one address does in a minute, several times over. Reading has no bound here.
     private static readonly (string Path, int PerMinute)[] Posts = [("/desk/sign-in", 20), ("/desk/floras", 12), ("/", 60)];
+
+    private const string Look = "/look";
+    private const int RecordedPerMinute = 600;
 
     /// <summary>Adds them.</summary>
     public static void AddBounds(this IServiceCollection services, Settings settings)
@@ -45,12 +46,17 @@ public static class Bounds
         var request = http.Request;
         if (!HttpMethods.IsPost(request.Method))
             return RateLimitPartition.GetNoLimiter("");
+        if (request.Path.StartsWithSegments(Look))
+            return At(Look, RecordedPerMinute);
         foreach (var (path, perMinute) in Posts)
             if (request.Path == path)
-                return RateLimitPartition.GetFixedWindowLimiter(
-                    $"{path} {http.Connection.RemoteIpAddress}",
-                    _ => new FixedWindowRateLimiterOptions { PermitLimit = (int)(perMinute * pace), Window = TimeSpan.FromMinutes(1) }
-                );
+                return At(path, perMinute);
         return RateLimitPartition.GetNoLimiter("");
+
+        RateLimitPartition<string> At(string path, int perMinute) =>
+            RateLimitPartition.GetFixedWindowLimiter(
+                $"{path} {http.Connection.RemoteIpAddress}",
+                _ => new FixedWindowRateLimiterOptions { PermitLimit = (int)(perMinute * pace), Window = TimeSpan.FromMinutes(1) }
+            );
     }
 }
