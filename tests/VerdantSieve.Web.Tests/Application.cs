@@ -215,6 +215,19 @@ public sealed class Browser : IDisposable
             browser.Close();
     }
 
+    /// <summary>Lets everything that is sent take so much longer.</summary>
+    public void SlowDown(int milliseconds)
+    {
+        Device("Network.enable");
+        Device(
+            "Network.emulateNetworkConditions",
+            ("offline", false),
+            ("latency", milliseconds),
+            ("downloadThroughput", -1),
+            ("uploadThroughput", -1)
+        );
+    }
+
     private void Device(string command, params (string Name, object? Value)[] values) =>
         Driver.ExecuteCdpCommand(command, values.ToDictionary(value => value.Name, value => value.Value));
 
@@ -325,14 +338,7 @@ public sealed class Browser : IDisposable
     {
         try
         {
-            Device("Network.enable");
-            Device(
-                "Network.emulateNetworkConditions",
-                ("offline", false),
-                ("latency", 0),
-                ("downloadThroughput", -1),
-                ("uploadThroughput", -1)
-            );
+            SlowDown(milliseconds: 0);
             Device("Storage.clearDataForOrigin", ("origin", address.GetLeftPart(UriPartial.Authority)), ("storageTypes", "all"));
             Driver.Navigate().GoToUrl("about:blank");
             Device("Network.clearBrowserCookies");

@@ -147,15 +147,7 @@ public class SaidAndTapped(Application application)
         using var browser = application.Open();
         LookJourneys.Start(browser, "a slow line");
         Ask(browser, "arrangement");
-        var slow = new Dictionary<string, object?>
-        {
-            ["offline"] = false,
-            ["latency"] = 1500,
-            ["downloadThroughput"] = -1,
-            ["uploadThroughput"] = -1,
-        };
-        browser.Driver.ExecuteCdpCommand("Network.enable", []);
-        browser.Driver.ExecuteCdpCommand("Network.emulateNetworkConditions", slow);
+        browser.SlowDown(milliseconds: 1500);
         browser.Click("#question button[value=opposite]");
         Assert.Equal("in pairs", browser.Text("#meshes .moved"));
         Assert.False(browser.Has(".mesh"));

@@ -5,7 +5,7 @@
   const store = "unsent";
   const patience = 20000;
   const pauses = [1000, 2000, 4000, 8000, 15000];
-  const reached = { away: "away", stale: "stale", gone: "gone", ours: "ours" };
+  const reached = { away: "away", gone: "gone", ours: "ours" };
 
   // Kept for this tab, so that a page that is loaded again goes on where it was.
   const waiting = JSON.parse(sessionStorage.getItem(store) ?? "[]");
@@ -13,10 +13,10 @@
   let running = false, tries = 0, timer;
 
   // What the person went to see last. Whoever has gone on to another question is not called back by the answer to the one before.
-  let gone = 0;
-  const seen = () => `${performance.timeOrigin} ${gone}`;
+  let moves = 0;
+  const seen = () => `${performance.timeOrigin} ${moves}`;
   document.addEventListener("htmx:afterSwap", (event) => {
-    if (event.detail.xhr && event.detail.target?.id === "main") gone++;
+    if (event.detail.xhr && event.detail.target?.id === "main") moves++;
   });
 
   document.addEventListener("submit", (event) => {
@@ -53,10 +53,9 @@
       const first = waiting[0];
       // Undo takes back what the page shows when its turn comes; sent again it still means the same step.
       if (!first.tried) at(first);
-      first.tried = true;
       const { outcome, html, address, error } = await send(first);
       if (outcome === reached.away) {
-        say(`It can’t be reached just now; it is sent again by itself.`);
+        say("It can’t be reached just now; it is sent again by itself.");
         timer = setTimeout(run, pauses[Math.min(tries++, pauses.length - 1)]);
         break;
       }
@@ -65,12 +64,16 @@
         break;
       }
       tries = 0;
-      waiting.shift();
-      keep();
       if (outcome === reached.gone) {
-        say("This look is not there any more, so it was not saved.", true, first);
+        // What else waits for the same look is lost with it.
+        const lost = waiting.filter(({ page }) => page === first.page);
+        waiting.splice(0, waiting.length, ...waiting.filter((other) => !lost.includes(other)));
+        keep();
+        say("This look is not there any more, so it was not saved.", true, lost);
         break;
       }
+      waiting.shift();
+      keep();
       say();
       if (first.page !== location.pathname) continue;
       if (first.seen === seen()) show(html, address);
@@ -80,6 +83,8 @@
   }
 
   function at(first) {
+    first.tried = true;
+    keep();
     const body = new URLSearchParams(first.body);
     const step = $("#undoing [name=step]")?.value;
     if (!body.has("step") || step === undefined || first.page !== location.pathname) return;
@@ -135,22 +140,22 @@
   }
 
   // Says what is not saved; with nothing to say it goes.
-  function say(why, choose = false, gone) {
+  function say(why, choose = false, lost) {
     const line = $("#unsent");
     if (!line) return;
     line.hidden = !why;
     if (!why) return;
-    const unsaved = gone ? [gone, ...waiting] : waiting;
-    line.querySelector(".what").textContent = unsaved.map(({ what }) => what).join(", ");
+    line.querySelector(".what").textContent = (lost ?? waiting).map(({ what }) => what).join(", ");
     line.querySelector(".why").textContent = why;
     line.querySelector("[name=leave]").hidden = !choose;
-    line.querySelector("[name=again]").hidden = gone !== undefined && waiting.length === 0;
+    line.querySelector("[name=again]").hidden = lost !== undefined;
+    line.dataset.lost = lost !== undefined;
   }
 
   document.addEventListener("click", (event) => {
     const choice = event.target.closest("#unsent button")?.name;
     if (choice === "leave") {
-      waiting.shift();
+      if ($("#unsent").dataset.lost !== "true") waiting.shift();
       keep();
       say();
     }

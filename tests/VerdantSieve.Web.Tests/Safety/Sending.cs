@@ -129,15 +129,7 @@ public sealed partial class Sending(Application application)
         using var browser = application.Open();
         LookJourneys.Start(browser, "gone on");
         browser.Go($"{browser.At.Split('?')[0]}?ask=arrangement");
-        browser.Driver.ExecuteCdpCommand("Network.enable", []);
-        var slow = new Dictionary<string, object?>
-        {
-            ["offline"] = false,
-            ["latency"] = 700,
-            ["downloadThroughput"] = -1,
-            ["uploadThroughput"] = -1,
-        };
-        browser.Driver.ExecuteCdpCommand("Network.emulateNetworkConditions", slow);
+        browser.SlowDown(milliseconds: 700);
         browser.Click("#question button[value=opposite]");
         browser.Go($"{browser.At.Split('?')[0]}?ask=lobe-count");
         browser.Find("#question input[name=text]").SendKeys("5, 5");

@@ -163,9 +163,9 @@ public sealed class LookModel(LookBook book, FloraShelf shelf, IClock clock, IAn
         if (look is null || from is null || look.Step == from + steps)
             return await Changed(look);
         Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
-        var way = steps < 0 ? ("taken back", "Undo", look.Undoes) : ("done again", "Redo", look.Redoes);
-        var next = way.Item3 is { } done ? $" {way.Item2} now means: {done}." : "";
-        return await Show(look, new LookRequest { Note = $"This look was changed elsewhere meanwhile, so nothing was {way.Item1}.{next}" });
+        var (undone, button, means) = steps < 0 ? ("taken back", "Undo", look.Undoes) : ("done again", "Redo", look.Redoes);
+        var next = means is null ? "" : $" {button} now means: {means}.";
+        return await Show(look, new LookRequest { Note = $"This look was changed elsewhere meanwhile, so nothing was {undone}.{next}" });
     }
 
     private Task<Look?> Change(string id, string done, Func<LookContent, LookContent?> change) => book.Change(id, done, change, Sent);
