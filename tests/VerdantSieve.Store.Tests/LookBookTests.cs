@@ -182,6 +182,17 @@ public class LookBookTests(TestDatabase store)
     }
 
     [Fact]
+    public async Task Where_looks_with_readings_are_asked_for_newer_ones_without_do_not_stand_in_their_way()
+    {
+        await using var database = store.Open();
+        var book = new LookBook(database, SystemClock.Instance);
+        var read = (await book.Start("only-read", Begun with { Readings = [new RawReading("smell") { Unknown = true }] })).Id;
+        var empty = (await book.Start("only-read", Begun)).Id;
+        Assert.Equal([read], (await book.List("only-read", take: 1, read: true)).Select(entry => entry.Id));
+        Assert.Equal([empty], (await book.List("only-read", take: 1)).Select(entry => entry.Id));
+    }
+
+    [Fact]
     public async Task An_id_that_is_not_there_changes_nothing()
     {
         await using var database = store.Open();

@@ -1,4 +1,3 @@
-using System.Globalization;
 using System.Text.RegularExpressions;
 
 namespace VerdantSieve.Core.Measuring;
@@ -73,16 +72,24 @@ public static partial class QuantityParser
         var words = Spell(text);
         var by = Take(ref words, AboutWords) ? MeasuredBy.Eye : MeasuredBy.Ruler;
         var limit = SideOf(ref words);
-        var match = Pattern().Match(words);
-        if (!match.Success || UnitOf(match) is not { } named)
+        if (SizeGrammar.Read(words) is not { Units.Count: <= 1 } size)
             return typed.Wrong($"Type {typed.Allowed}.");
+        var named = size.Units.FirstOrDefault("");
         if (FactorOf(named, unit) is not { } factor)
             return typed.Wrong($"“{named}” is not a unit for this: type {typed.Allowed}.");
         if (named.StartsWith("hand", StringComparison.Ordinal) && by == MeasuredBy.Ruler)
             by = MeasuredBy.Hand;
-        return Numbers(match, factor, typed)
-            .Then(numbers => Make(match, numbers, limit, typed))
-            .Map(quantity => quantity with { By = by, Limit = limit });
+        double[] several = [size.First, .. size.High is { } high ? [high] : size.More];
+        return Make([.. several.Select(one => one * factor)], size.Usual * factor, size.High is not null, typed)
+            .Then<Quantity>(quantity =>
+                limit is not null && (several.Length > 1 || size.Usual is not null)
+                    ? typed.Wrong($"A limit has one number, such as up to 5 cm: type {typed.Allowed}.")
+                    : quantity with
+                    {
+                        By = by,
+                        Limit = limit,
+                    }
+            );
     }
 
     // What was typed, and what may be typed instead.
@@ -115,13 +122,6 @@ public static partial class QuantityParser
         return true;
     }
 
-    // The one unit named; empty where none is, null where two are.
-    private static string? UnitOf(Match match)
-    {
-        string[] units = [.. match.Groups["unit"].Captures.Select(capture => capture.Value).Where(value => value.Length > 0).Distinct()];
-        return units.Length > 1 ? null : units.FirstOrDefault("");
-    }
-
     private static double? FactorOf(string named, MeasureUnit unit)
     {
         if (named.Length == 0)
@@ -131,40 +131,22 @@ public static partial class QuantityParser
         return unit == MeasureUnit.Metre ? factor / 100 : factor;
     }
 
-    private static Outcome<List<double>> Numbers(Match match, double factor, Typed typed)
+    private static Outcome<Quantity> Make(double[] numbers, double? usual, bool isRange, Typed typed)
     {
-        var numbers = new List<double>();
-        foreach (var group in new[] { "low", "high", "more", "usual" })
-            foreach (Capture capture in match.Groups[group].Captures)
-            {
-                if (!TryNumber(capture.Value, out var number))
-                    return typed.Wrong($"Type {typed.Allowed}.");
-                numbers.Add(number * factor);
-            }
-        if (numbers.Any(number => number <= 0))
+        double[] all = usual is { } one ? [.. numbers, one] : numbers;
+        if (all.Any(number => number <= 0))
             return typed.Wrong($"A size is above 0: type {typed.Allowed}.");
-        if (numbers.Max() > LargerThanAnyTree)
+        if (all.Max() > LargerThanAnyTree)
             return typed.Wrong($"That is larger than any tree: type {typed.Allowed}.");
-        return numbers;
-    }
-
-    private static Outcome<Quantity> Make(Match match, List<double> numbers, LimitSide? limit, Typed typed)
-    {
-        if (limit is not null && numbers.Count > 1)
-            return typed.Wrong($"A limit has one number, such as up to 5 cm: type {typed.Allowed}.");
-        double? usual = match.Groups["usual"].Success ? numbers[^1] : null;
-        if (usual is not null)
-            numbers.RemoveAt(numbers.Count - 1);
         var sample = Quantity.Of(numbers);
-        var quantity = match.Groups["more"].Success
-            ? sample with
+        if (usual < sample.Low || usual > sample.High)
+            return typed.Wrong("The usual size must lie between the least and the most.");
+        return isRange || numbers.Length == 1
+            ? new Quantity(sample.Low, sample.High) { Usual = usual }
+            : sample with
             {
                 Usual = usual ?? sample.Usual,
-            }
-            : new Quantity(sample.Low, sample.High) { Usual = usual };
-        if (usual < quantity.Low || usual > quantity.High)
-            return typed.Wrong("The usual size must lie between the least and the most.");
-        return quantity;
+            };
     }
 
     /// <summary>How many of <paramref name="unit"/> one of the named unit is; null where it is not a unit for this measure.</summary>
@@ -186,37 +168,6 @@ public static partial class QuantityParser
         var parts = text.Contains(", ", StringComparison.Ordinal) || text.Count(letter => letter == ',') > 1;
         return text.Replace(',', parts ? ';' : '.');
     }
-
-    private static bool TryNumber(string text, out double value)
-    {
-        value = 0;
-        foreach (var part in text.Split(' ', StringSplitOptions.RemoveEmptyEntries))
-        {
-            var fraction = part.Split('/');
-            if (!double.TryParse(fraction[0], NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var number))
-                return false;
-            if (fraction.Length == 2)
-            {
-                if (!double.TryParse(fraction[1], NumberStyles.None, CultureInfo.InvariantCulture, out var divisor) || divisor == 0)
-                    return false;
-                number /= divisor;
-            }
-            value += number;
-        }
-        return true;
-    }
-
-    private const string Number = @"\d+(?:\.\d+)?(?:\s+\d+/\d+|/\d+)?|\.\d+";
-
-    // A range; else several numbers parted by ";"; else several parted by blanks.
-    private const string More = $@"(?:\s*-\s*(?<high>{Number})|(?:\s*;\s*(?<more>{Number}))+|(?:\s+(?<more>\d+(?:\.\d+)?)(?![\d/.]))+)?";
-
-    // Perhaps the usual one of them, before which the unit may stand too.
-    private const string Mostly =
-        $@"(?:\s*[;.]?\s*(?<unit>[a-z""″'′]+)?\s*[;.]?\s*(?:mean|mostly|typically|usually)\s+(?<usual>{Number}))?";
-
-    [GeneratedRegex($@"^(?<low>{Number}){More}{Mostly}\s*(?<unit>[a-z""″'′]*)\.?$", RegexOptions.CultureInvariant)]
-    private static partial Regex Pattern();
 
     [GeneratedRegex(@"\s+")]
     private static partial Regex Blanks();

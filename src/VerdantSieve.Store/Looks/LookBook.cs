@@ -173,16 +173,18 @@ public sealed class LookBook(SieveContext database, IClock clock)
     /// <param name="flora">Only those made with this flora; null for all.</param>
     /// <param name="skip">How many to leave out.</param>
     /// <param name="take">How many at most.</param>
+    /// <param name="read">Only those that have readings.</param>
     /// <param name="cancel">Stops it.</param>
     public async Task<IReadOnlyList<LookEntry>> List(
         string? flora = null,
         int skip = 0,
         int take = 200,
+        bool read = false,
         CancellationToken cancel = default
     ) =>
         await database
             .Looks.AsNoTracking()
-            .Where(look => look.Discarded == null && (flora == null || look.FloraId == flora))
+            .Where(look => look.Discarded == null && (flora == null || look.FloraId == flora) && (!read || look.Readings > 0))
             .OrderByDescending(look => look.Date)
             .ThenByDescending(look => look.Changed)
             .ThenBy(look => look.Id)

@@ -1,5 +1,6 @@
 using System.Net;
 using System.Text.RegularExpressions;
+using Microsoft.EntityFrameworkCore;
 using OpenQA.Selenium;
 using Xunit;
 
@@ -149,6 +150,53 @@ public sealed partial class Sending(Application application)
         Assert.Equal("corky tw", browser.Find("#say").GetAttribute("value"));
         browser.Find("#say").SendKeys("ig" + Keys.Enter);
         browser.Await(() => browser.Find("#say").GetAttribute("value") != "corky twig", "what was said stayed in the field");
+    }
+
+    [Fact]
+    public async Task What_waits_for_a_look_that_is_gone_is_said_and_not_tried_for_ever()
+    {
+        using var browser = application.Open();
+        LookJourneys.Start(browser, "gone");
+        var id = browser.At.Split('/', '?')[2];
+        await using (var database = application.OpenDatabase())
+        {
+            await database.LookSteps.Where(step => step.LookId == id).ExecuteDeleteAsync(TestContext.Current.CancellationToken);
+            await database.Looks.Where(look => look.Id == id).ExecuteDeleteAsync(TestContext.Current.CancellationToken);
+        }
+        browser.Click(".glance-row button[value=opposite]");
+        browser.Await(() => browser.Find("#unsent").Displayed, "nothing says that it was not saved");
+        Assert.Contains("not there any more", browser.Text("#unsent .why"));
+        Assert.Equal("in pairs", browser.Text("#unsent .what"));
+        Assert.False(browser.Find("#unsent [name=again]").Displayed);
+        browser.Click("#unsent [name=leave]");
+        Assert.False(browser.Find("#unsent").Displayed);
+        Assert.Equal("[]", browser.Driver.ExecuteScript("return sessionStorage.getItem('unsent')"));
+    }
+
+    [Fact]
+    public void An_undo_that_waited_over_a_reload_still_takes_back_the_step_it_meant()
+    {
+        using var browser = application.Open();
+        LookJourneys.Start(browser, "undone late");
+        var look = browser.At.Split('?')[0];
+        browser.Click(".glance-row button[value=opposite]");
+        browser.Await(() => browser.Driver.FindElements(By.CssSelector(".mesh")).Count == 1, "the first tap was not recorded");
+        browser.Click("#glance-structure button[value=pinnate]");
+        browser.Await(() => browser.Driver.FindElements(By.CssSelector(".mesh")).Count == 2, "the second tap was not recorded");
+        // The answer to undo is lost: it is saved, kept as unsaved, and sent again after a reload.
+        browser.Driver.ExecuteScript(
+            "const real = window.fetch; window.fetch = (...all) => real(...all).then(() => { throw new Error(); })"
+        );
+        browser.Click("#undoing [value=undo], #undoing button");
+        browser.Await(() => browser.Find("#unsent").Displayed, "the lost answer was not noticed");
+        browser.Go(look);
+        browser.Await(() => !browser.Find("#unsent").Displayed && browser.Has(".mesh"), "it was not sent again");
+        browser.Await(
+            () => (string?)browser.Driver.ExecuteScript("return sessionStorage.getItem('unsent')") == "[]",
+            "what was sent still waits"
+        );
+        browser.Go(look);
+        Assert.Single(browser.Driver.FindElements(By.CssSelector(".mesh")));
     }
 
     private HttpClient Plain { get; } =

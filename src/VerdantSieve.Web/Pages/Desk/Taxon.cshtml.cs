@@ -20,8 +20,7 @@ public sealed class TaxonModel(FloraShelf shelf, RevisionBook revisions, LookBoo
     private const int LongestWhy = 1000;
 
     // Of the newest looks with this flora, a few that have readings are asked again.
-    private const int LooksConsidered = 50,
-        LooksAsked = 5;
+    private const int LooksAsked = 5;
 
     public Taxon Taxon { get; private set; } = null!;
     public int Edition => Open.Flora.About.Edition;
@@ -166,11 +165,7 @@ public sealed class TaxonModel(FloraShelf shelf, RevisionBook revisions, LookBoo
         if (!text.Has(out var taxon))
             return Refused([.. text.Faults.Select(Say)]);
         var asked = new List<(string, string, SieveQuestion)>();
-        foreach (
-            var entry in (await looks.List(Open.Flora.About.Id, take: LooksConsidered, cancel: cancel))
-                .Where(entry => entry.Readings > 0)
-                .Take(LooksAsked)
-        )
+        foreach (var entry in await looks.List(Open.Flora.About.Id, take: LooksAsked, read: true, cancel: cancel))
             if (await looks.Find(entry.Id, cancel) is { } look)
                 asked.Add((entry.Id, entry.Place, LookQuestion.Of(look.Content, Open.Flora).Question));
         Effect = ChangeEffect.Of(Open.Sieve, Open.Drawn, taxon, asked, cancel);
