@@ -14,6 +14,9 @@ const copies = [
   [from("@fontsource-variable", "newsreader", "files", "newsreader-latin-wght-normal.woff2"), "newsreader.woff2"],
   [from("@fontsource-variable", "newsreader", "files", "newsreader-latin-wght-italic.woff2"), "newsreader-italic.woff2"],
   [from("@fontsource-variable", "figtree", "files", "figtree-latin-wght-normal.woff2"), "figtree.woff2"],
+  // For sheets as PDF, which are written on the server and need faces of their own.
+  [from("dejavu-fonts-ttf", "ttf", "DejaVuSans.ttf"), "sheet.ttf"],
+  [from("dejavu-fonts-ttf", "ttf", "DejaVuSerif-Italic.ttf"), "sheet-italic.ttf"],
   [join(web, "Scripts", "look.js"), "look.js"],
   [join(web, "Scripts", "meshes.js"), "meshes.js"],
   [join(web, "Scripts", "sending.js"), "sending.js"],

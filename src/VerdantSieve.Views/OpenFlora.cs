@@ -3,6 +3,7 @@ using System.Collections.Frozen;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Curating;
 using VerdantSieve.Core.Drawing;
+using VerdantSieve.Core.Drawing.Plates;
 using VerdantSieve.Core.Measuring;
 using VerdantSieve.Core.Observing.Speech;
 using VerdantSieve.Core.Sieving;
@@ -26,6 +27,7 @@ public sealed class OpenFlora
     // Worked out when first asked for; what comes of it is the same whoever asks.
     private readonly ConcurrentDictionary<ScientificName, IReadOnlyList<Taxon>> mostLike = new();
     private readonly ConcurrentDictionary<ScientificName, byte[]> drawings = new();
+    private readonly ConcurrentDictionary<ScientificName, byte[]> plates = new();
 
     /// <summary>Makes a flora ready.</summary>
     /// <param name="flora">The flora.</param>
@@ -116,6 +118,10 @@ public sealed class OpenFlora
     /// <summary>The drawing of a taxon as a file, made once.</summary>
     public byte[] Drawing(Taxon taxon, Func<LeafForm, byte[]> draw) =>
         drawings.GetOrAdd(taxon.Name, static (_, given) => given.draw(given.Drawn.FormOf(given.taxon)), (draw, Drawn, taxon));
+
+    /// <summary>The plate of a taxon as a file, made once.</summary>
+    public byte[] PlateFile(Taxon taxon, Func<Plate, byte[]> write) =>
+        plates.GetOrAdd(taxon.Name, static (_, given) => given.write(PlateComposer.Of(given.taxon, given.Drawn)), (write, Drawn, taxon));
 
     /// <summary>Taxa that go by the words, the nearest names first; where none does, those whose names are spelt nearly so, which is then
     /// said.</summary>

@@ -3,6 +3,7 @@ using System.Net;
 using System.Text;
 using Microsoft.AspNetCore.Components;
 using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Drawing.Plates;
 using VerdantSieve.Core.Measuring;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Core.Seasons;
@@ -138,4 +139,19 @@ public static class Say
 
     /// <summary>A day as people write it; the text itself where it is none.</summary>
     public static string Day(string text) => DateOnly.TryParseExact(text, "yyyy-MM-dd", out var day) ? Date(day) : text;
+
+    /// <summary>What a part of a plate shows.</summary>
+    public static string Of(PlateOrgan organ) =>
+        organ switch
+        {
+            PlateOrgan.Leaf => "the usual leaf or shoot",
+            PlateOrgan.Variation => "other leaves of the kind",
+            PlateOrgan.Shoot => "a shoot",
+            PlateOrgan.Needle => "a needle enlarged",
+            PlateOrgan.Twig => "a twig with buds",
+            PlateOrgan.Flower => "flowers",
+            PlateOrgan.Fruit => "fruit",
+            PlateOrgan.Bark => "bark",
+            PlateOrgan.Habit => "the whole plant",
+        };
 }

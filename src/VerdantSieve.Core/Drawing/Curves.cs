@@ -12,7 +12,104 @@ internal static class Curves
                 .Select(t => from.Toward(control, t).Toward(control.Toward(to, t), t)),
         ];
 
-    public static double Length(IReadOnlyList<Point> line) => line.Zip(line.Skip(1), (a, b) => a.To(b)).Sum();
+    /// <summary>A cubic Bézier curve.</summary>
+    public static IReadOnlyList<Point> Cubic(Point from, Point leave, Point arrive, Point to, int steps = 14)
+    {
+        var points = new Point[steps + 1];
+        for (var i = 0; i <= steps; i++)
+        {
+            var t = (double)i / steps;
+            var (a, b, c) = (from.Toward(leave, t), leave.Toward(arrive, t), arrive.Toward(to, t));
+            points[i] = a.Toward(b, t).Toward(b.Toward(c, t), t);
+        }
+        return points;
+    }
+
+    /// <summary>Several curves or points one after another; where one begins as the one before ended, the point is kept once.</summary>
+    public static IReadOnlyList<Point> Joined(params IEnumerable<IReadOnlyList<Point>> parts)
+    {
+        var line = new List<Point>();
+        foreach (var part in parts)
+        foreach (var point in part)
+            if (line.Count == 0 || line[^1].To(point) > 1e-9)
+                line.Add(point);
+        return line;
+    }
+
+    /// <summary>A smooth closed line through corners (Catmull and Rom’s splines).</summary>
+    public static IReadOnlyList<Point> Smooth(IReadOnlyList<Point> corners, bool closed = false, int steps = 6)
+    {
+        var line = new List<Point>();
+        var last = closed ? corners.Count : corners.Count - 1;
+        for (var i = 0; i < last; i++)
+        {
+            var (before, from, to, after) = (At(i - 1), At(i), At(i + 1), At(i + 2));
+            var leave = new Point(from.X + (to.X - before.X) / 6, from.Y + (to.Y - before.Y) / 6);
+            var arrive = new Point(to.X - (after.X - from.X) / 6, to.Y - (after.Y - from.Y) / 6);
+            line.AddRange(Cubic(from, leave, arrive, to, steps).Skip(i == 0 ? 0 : 1));
+        }
+        return line;
+
+        Point At(int i) => closed ? corners[(i + corners.Count) % corners.Count] : corners[Math.Clamp(i, 0, corners.Count - 1)];
+    }
+
+    /// <summary>The line without the loops it makes where it crosses itself nearby: two teeth in a narrow bay become one edge.</summary>
+    public static IReadOnlyList<Point> WithoutLoops(IReadOnlyList<Point> line)
+    {
+        // A loop longer than this is no pair of teeth.
+        const int longest = 220;
+        var free = new List<Point>(line.Count);
+        for (var i = 0; i < line.Count; i++)
+        {
+            free.Add(line[i]);
+            if (i + 1 == line.Count)
+                break;
+            // The farthest crossing cuts off whatever lies between.
+            for (var j = Math.Min(line.Count - 2, i + longest); j > i + 1; j--)
+                if (Crossing(line[i], line[i + 1], line[j], line[j + 1]) is { } at)
+                {
+                    free.Add(at);
+                    i = j;
+                    break;
+                }
+        }
+        return free;
+    }
+
+    private static Point? Crossing(Point a, Point b, Point c, Point d)
+    {
+        // Most pieces are nowhere near each other.
+        if (Math.Max(a.Y, b.Y) < Math.Min(c.Y, d.Y) || Math.Max(c.Y, d.Y) < Math.Min(a.Y, b.Y))
+            return null;
+        var (first, second) = (Turn(a, b, c), Turn(a, b, d));
+        if (first * second >= 0 || Turn(c, d, a) * Turn(c, d, b) >= 0)
+            return null;
+        return c.Toward(d, first / (first - second));
+    }
+
+    // Above 0 where c lies to the left of the way from a to b.
+    private static double Turn(Point a, Point b, Point c) => (b.X - a.X) * (c.Y - a.Y) - (b.Y - a.Y) * (c.X - a.X);
+
+    /// <summary>Whether a point lies within a closed line.</summary>
+    public static bool Holds(IReadOnlyList<Point> outline, Point point)
+    {
+        var inside = false;
+        for (var i = 0; i < outline.Count; i++)
+        {
+            var (a, b) = (outline[i], outline[(i + 1) % outline.Count]);
+            if (a.Y > point.Y != b.Y > point.Y && point.X < a.X + (b.X - a.X) * (point.Y - a.Y) / (b.Y - a.Y))
+                inside = !inside;
+        }
+        return inside;
+    }
+
+    public static double Length(IReadOnlyList<Point> line)
+    {
+        var length = 0.0;
+        for (var i = 1; i < line.Count; i++)
+            length += line[i - 1].To(line[i]);
+        return length;
+    }
 
     /// <summary>The line as points the same distance apart, its ends kept.</summary>
     public static IReadOnlyList<Point> Even(IReadOnlyList<Point> line, int count)
@@ -39,4 +136,41 @@ internal static class Curves
                 .Select(i => i * 2 * Math.PI / steps)
                 .Select(a => new Point(centre.X + radius * Math.Sin(a), centre.Y + flatten * radius * Math.Cos(a))),
         ];
+
+    /// <summary>Where the line is widest at a height; 0 where it does not reach.</summary>
+    public static double WidestAt(IReadOnlyList<Point> line, double y)
+    {
+        var x = 0.0;
+        for (var i = 1; i < line.Count; i++)
+        {
+            var (a, b) = (line[i - 1], line[i]);
+            if ((a.Y - y) * (b.Y - y) > 0 || a.Y == b.Y)
+                continue;
+            x = Math.Max(x, a.X + (b.X - a.X) * (y - a.Y) / (b.Y - a.Y));
+        }
+        return x;
+    }
+
+    /// <summary>How far it is from a point in a direction to the line; null where the line is not met.</summary>
+    /// <param name="line">The line.</param>
+    /// <param name="from">Where one starts.</param>
+    /// <param name="along">The direction, of length 1.</param>
+    public static double? Reach(IReadOnlyList<Point> line, Point from, Point along)
+    {
+        double? nearest = null;
+        for (var i = 1; i < line.Count; i++)
+        {
+            var (a, b) = (line[i - 1], line[i]);
+            var (ex, ey) = (b.X - a.X, b.Y - a.Y);
+            var cross = along.X * ey - along.Y * ex;
+            if (Math.Abs(cross) < 1e-12)
+                continue;
+            var (dx, dy) = (a.X - from.X, a.Y - from.Y);
+            var far = (dx * ey - dy * ex) / cross;
+            var part = (dx * along.Y - dy * along.X) / cross;
+            if (far > 0.02 && part is >= 0 and <= 1 && (nearest is null || far < nearest))
+                nearest = far;
+        }
+        return nearest;
+    }
 }

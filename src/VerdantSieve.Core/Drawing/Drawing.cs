@@ -18,6 +18,23 @@ public sealed record Drawing(IReadOnlyList<Stroke> Strokes)
     public IEnumerable<Stroke> Flat() =>
         Strokes.Concat(Parts.SelectMany(part => part.Part.Flat().Select(stroke => part.At == Here ? stroke : stroke.Placed(part.At))));
 
+    private Extent? bounds;
+
+    /// <summary>The least box that holds it. Worked out once.</summary>
+    public Extent Bounds() => bounds ??= FindBounds();
+
+    private Extent FindBounds()
+    {
+        var found = Strokes.SelectMany(stroke => stroke.Points).Aggregate(Extent.Nothing, (box, point) => box.And(point));
+        foreach (var (part, at) in Parts)
+            // What stands upright keeps its box; of what is turned each point is asked.
+            if (at.Turn == 0)
+                found = found.And(part.Bounds().Low.Placed(at)).And(part.Bounds().High.Placed(at));
+            else
+                found = part.Flat().SelectMany(stroke => stroke.Points).Aggregate(found, (box, point) => box.And(point.Placed(at)));
+        return found;
+    }
+
     /// <summary>The drawing as something not known yet: every area and line dotted, no veins.</summary>
     public Drawing AsUnknown() =>
         new([

@@ -38,6 +38,11 @@ public sealed class DrawnVocabulary
     /// <summary>The usual form of a taxon of the flora, as far as it can be drawn.</summary>
     public LeafForm FormOf(Taxon taxon) => LeafForm.Of(taxon.Scores.Where(score => alike.Contains(score.Key)));
 
+    /// <summary>The forms that leaves of a taxon take, the usual one first: several where the flora says that their lobing, structure or
+    /// shape
+    /// varies on one plant.</summary>
+    public IReadOnlyList<LeafForm> VariedFormsOf(Taxon taxon) => LeafForm.AllOf(taxon.Scores.Where(score => alike.Contains(score.Key)));
+
     /// <summary>The forms as read, as far as they can be drawn: several where the plant shows several.</summary>
     public IReadOnlyList<LeafForm> FormsOf(IEnumerable<Reading> readings) =>
         LeafForm.AllOf([.. readings.Where(reading => alike.Contains(reading.Character))]);

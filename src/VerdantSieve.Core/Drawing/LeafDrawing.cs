@@ -4,137 +4,142 @@ namespace VerdantSieve.Core.Drawing;
 public static class LeafDrawing
 {
     /// <summary>The leaf of a form.</summary>
-    public static Drawing Of(LeafForm form)
-    {
-        var structure = form.State("structure", "simple");
-        return structure switch
+    public static Drawing Of(LeafForm form) => Of(form, Variation.None);
+
+    /// <summary>One leaf of a form, as it varies.</summary>
+    public static Drawing Of(LeafForm form, Variation vary) =>
+        form.State("structure", "simple") switch
         {
-            "trifoliate" => Trifoliate(form),
-            "palmate" => Palmate(form),
-            "odd-pinnate" => Pinnate(form, endLeaflet: true),
-            "even-pinnate" => Pinnate(form, endLeaflet: false),
-            "bipinnate" => Bipinnate(form),
-            _ => Simple(form),
+            "trifoliate" => CompoundLeaf.Trifoliate(form, vary),
+            "palmate" => CompoundLeaf.Palmate(form, vary),
+            "odd-pinnate" => CompoundLeaf.Pinnate(form, endLeaflet: true, vary),
+            "even-pinnate" => CompoundLeaf.Pinnate(form, endLeaflet: false, vary),
+            "bipinnate" => CompoundLeaf.Bipinnate(form, vary),
+            _ => Simple(form, vary),
         };
-    }
 
     /// <summary>A blade alone, its stalk joining at (0, 0).</summary>
-    public static Drawing Blade(LeafForm form, bool veins = true)
+    public static Drawing Blade(LeafForm form, bool veins = true) => Blade(form, Variation.None, veins);
+
+    /// <summary>A blade alone, as it varies.</summary>
+    public static Drawing Blade(LeafForm form, Variation vary, bool veins = true)
     {
-        var lopsided = form.State("base", "") == "unequal";
-        var mitten = form.State("lobing", "") == "one-sided";
-        // A mitten is half a leaf of three lobes and half a whole one.
-        var lobed = mitten ? form.But("lobing", "palmate").But("lobe-count", 3) : form;
-        var right = MarginTeeth.Cut(BladeOutline.RightHalf(lobed), lobed);
-        var whole = mitten ? form.But("lobing", "unlobed") : form;
-        // A lopsided base is round on one side and cut away on the other.
-        var otherForm = lopsided ? whole.But("base", "wedge") : whole;
-        var other = lopsided || mitten ? MarginTeeth.Cut(BladeOutline.RightHalf(otherForm), form) : right;
-        var left = other.Reverse().Select(p => lopsided ? new Point(-0.86 * p.X, p.Y + 0.07 * (1 - p.Y)) : p.Mirrored);
-        var outline = new Stroke(StrokeKind.Blade, [.. right, .. left], Closed: true);
-        return new Drawing(veins ? [outline, .. Veins.Of(whole, BladeOutline.RightHalf(whole))] : [outline]);
+        var (rightForm, leftForm) = Halves(form);
+        var right = Half(rightForm, vary);
+        // Without variation and unlike halves the one is the other mirrored.
+        var left = rightForm == leftForm && vary.IsNone ? right : Half(leftForm, vary);
+        var unequal = form.State("base", "") == "unequal";
+        var bend = (form.State("blade-curve", "") == "sickle" ? 0.34 : 0) + vary.Off(0.025);
+        Point Left(Point p) => Bent(unequal ? new Point(-0.84 * p.X, p.Y + 0.09 * Math.Pow(1 - Math.Clamp(p.Y, 0, 1), 3)) : p.Mirrored);
+        Point Right(Point p) => Bent(unequal ? new Point(1.06 * p.X, p.Y - 0.04 * Math.Pow(1 - Math.Clamp(p.Y, 0, 1), 4)) : p);
+        Point Bent(Point p) => bend == 0 ? p : new Point(p.X + bend * p.Y * (1 - p.Y) * (p.Y > 0 ? 1 : 0), p.Y);
+
+        var tint = Tints.Of(form.State("leaf-colour", ""));
+        var strokes = new List<Stroke>
+        {
+            new(StrokeKind.Blade, Curves.Joined(right.Cut.Select(Right).ToArray(), left.Cut.Reverse().Select(Left).ToArray()), Closed: true)
+            {
+                Tint = tint is Tint.Green ? null : tint,
+            },
+        };
+        if (veins)
+        {
+            var tip = right.Side.Line[^1];
+            strokes.Add(Stroke.Line(StrokeKind.Vein, Midrib(tip, form).Select(Bent).ToArray()));
+            strokes.AddRange(
+                Veins.Of(rightForm, right.Side, right.Teeth).Select(vein => Stroke.Line(StrokeKind.Vein, vein.Select(Right).ToArray()))
+            );
+            strokes.AddRange(
+                Veins.Of(leftForm, left.Side, left.Teeth).Select(vein => Stroke.Line(StrokeKind.Vein, vein.Select(Left).ToArray()))
+            );
+        }
+        foreach (var bristle in right.Side.Bristles)
+            strokes.Add(LobedOutline.Bristle((Right(bristle.At), bristle.Direction)));
+        foreach (var bristle in left.Side.Bristles.Where(bristle => bristle.At.X > 1e-6))
+            strokes.Add(LobedOutline.Bristle((Left(bristle.At), bristle.Direction.Mirrored)));
+        strokes.AddRange(Glands(form, right, left, Right, Left));
+        return new Drawing(strokes);
     }
 
-    private static Drawing Simple(LeafForm form)
+    // A mitten is half a leaf of three lobes and half a whole one; a lopsided base is round on one side and cut away on the other.
+    private static (LeafForm Right, LeafForm Left) Halves(LeafForm form)
     {
-        var stalk = Math.Clamp(form.Number("petiole-length", 0) / Math.Max(0.5, form.Number("blade-length", 0)), 0, 0.8);
+        if (form.State("lobing", "") == "one-sided")
+            return (form.But("lobing", "palmate").But("lobe-count", 3).But("base", "wedge"), form.But("lobing", "unlobed"));
+        if (form.State("base", "") == "unequal")
+            return (form, form.But("base", "wedge"));
+        return (form, form);
+    }
+
+    private sealed record CutHalf(BladeSide Side, IReadOnlyList<Point> Cut, IReadOnlyList<Point> Teeth);
+
+    private static CutHalf Half(LeafForm form, Variation vary)
+    {
+        var side = BladeOutline.Side(form, vary);
+        var cut = MarginTeeth.Cut(side.Line, form, out var teeth);
+        // Neither half reaches over the midrib.
+        return new CutHalf(side, Curves.WithoutLoops([.. cut.Select(point => point with { X = Math.Max(point.X, 0) })]), teeth);
+    }
+
+    private static Point[] Midrib(Point tip, LeafForm form)
+    {
+        // A ginkgo has none.
+        var top = form.State("shape", "") == "fan" ? 0.02 : tip.Y * 0.985;
+        return [.. Enumerable.Range(0, 9).Select(i => new Point(0, top * i / 8))];
+    }
+
+    private static IEnumerable<Stroke> Glands(
+        LeafForm form,
+        CutHalf right,
+        CutHalf left,
+        Func<Point, Point> atRight,
+        Func<Point, Point> atLeft
+    )
+    {
+        const double size = 0.026;
+        switch (form.State("leaf-glands", ""))
+        {
+            case "at-blade-base":
+                foreach (var (x, y) in new[] { (0.03, 0.012), (-0.03, 0.012) })
+                    yield return Stroke.Dot(new Point(x, y), size, Tint.Red);
+                break;
+            case "on-basal-teeth":
+                foreach (var at in right.Teeth.Take(2).Select(atRight).Concat(left.Teeth.Take(2).Select(atLeft)))
+                    yield return Stroke.Dot(at, size, Tint.Red);
+                break;
+        }
+        if (!form.Shows("tooth-glands"))
+            yield break;
+        foreach (var at in right.Teeth.Select(atRight).Concat(left.Teeth.Select(atLeft)))
+            yield return Stroke.Dot(at, 0.007);
+    }
+
+    /// <summary>How long the stalk is over the blade.</summary>
+    internal static double StalkOver(LeafForm form)
+    {
+        var stalk = form.Has("petiole-length") ? form.Number("petiole-length", 0) / Math.Max(0.5, form.Number("blade-length", 0)) : 0;
         if (stalk == 0)
             stalk = form.State("lobing", "") == "palmate" ? 0.5 : 0.22;
-        stalk = Math.Max(stalk, 0.05);
-        return Drawing.Of(
-            new Drawing([Stroke.Line(StrokeKind.Stalk, new Point(0, 0), new Point(0, stalk))]),
-            Blade(form).Placed(new Placement(new Point(0, stalk), 0, 1))
-        );
+        return Math.Clamp(stalk, 0.03, 1.1);
     }
 
-    private static Drawing Trifoliate(LeafForm form)
+    private static Drawing Simple(LeafForm form, Variation vary)
     {
-        var endStalk = form.State("terminal-leaflet", "short-stalked") switch
+        var stalk = StalkOver(form) * vary.By(0.08);
+        var lean = vary.Off(0.05) * stalk;
+        var join = new Point(lean, stalk);
+        var parts = new List<Drawing>
         {
-            "long-stalked" => 0.38,
-            "sessile" => 0.02,
-            _ => 0.14,
+            new([Stroke.Line(StrokeKind.Stalk, Curves.Bend(new Point(0, 0), new Point(0, 0.6 * stalk), join, 5))]),
+            Blade(form, vary).Placed(new Placement(join, 0, 1)),
         };
-        var join = new Point(0, 0.55);
-        var end = join with { Y = join.Y + endStalk };
-        var larger = form.State("end-leaflet-size", "like-others") == "larger" ? 1.15 : 1;
-        var leaflet = Blade(form);
-        return Drawing.Of(
-            new Drawing([Stroke.Line(StrokeKind.Stalk, new Point(0, 0), end)]),
-            leaflet.Placed(new Placement(join, 62, 0.82)),
-            leaflet.Placed(new Placement(join, -62, 0.82, Flip: true)),
-            leaflet.Placed(new Placement(end, 0, 0.92 * larger))
-        );
-    }
-
-    private static Drawing Palmate(LeafForm form)
-    {
-        var count = Math.Clamp((int)Math.Round(form.Number("leaflet-count", 5)), 3, 9);
-        var join = new Point(0, 0.6);
-        var spread = count <= 3 ? 55 : 105;
-        var leaflet = Blade(form);
-        return Drawing.Of([
-            new Drawing([Stroke.Line(StrokeKind.Stalk, new Point(0, 0), join)]),
-            .. Enumerable
-                .Range(0, count)
-                .Select(i => -spread + 2.0 * spread * i / (count - 1))
-                .OrderByDescending(Math.Abs)
-                .Select(angle => leaflet.Placed(new Placement(join, angle, 0.95 - 0.32 * Math.Abs(angle) / 105))),
-        ]);
-    }
-
-    private static Drawing Pinnate(LeafForm form, bool endLeaflet)
-    {
-        var usual = endLeaflet ? 7 : 8;
-        var pairs = Math.Clamp((int)Math.Round(form.Number("leaflet-count", usual) - (endLeaflet ? 1 : 0)) / 2, 1, 7);
-        var gap = 0.42;
-        const double scale = 0.62;
-        // Many leaflets are drawn small: veins would only blacken them.
-        var leaflet = Blade(form, veins: pairs <= 4);
-        var foot = 0.4;
-        var top = foot + gap * (pairs - 1);
-        var endStalk = form.State("terminal-leaflet", "short-stalked") switch
-        {
-            "long-stalked" => 0.26,
-            "sessile" => 0.03,
-            _ => 0.14,
-        };
-        var axisEnd = endLeaflet ? top + endStalk : top + 0.06;
-        var sideStalk = form.State("side-leaflet-stalk", "sessile") switch
-        {
-            "long" => 0.12,
-            "short" => 0.06,
-            _ => 0,
-        };
-        var parts = new List<Drawing> { new([Stroke.Line(StrokeKind.Stalk, new Point(0, 0), new Point(0, axisEnd))]) };
-        for (var i = 0; i < pairs; i++)
-        {
-            var at = new Point(0, foot + gap * i);
-            foreach (var side in new[] { 1, -1 })
-            {
-                var (sin, cos) = Math.SinCos(side * 64 * Math.PI / 180);
-                var start = new Point(at.X + sideStalk * sin, at.Y + sideStalk * cos);
-                if (sideStalk > 0)
-                    parts.Add(new Drawing([Stroke.Line(StrokeKind.Stalk, at, start)]));
-                parts.Add(leaflet.Placed(new Placement(start, side * 64, scale, Flip: side < 0)));
-            }
-        }
-        if (endLeaflet)
-        {
-            var larger = form.State("end-leaflet-size", "like-others") == "larger" ? 1.25 : 1;
-            parts.Add(leaflet.Placed(new Placement(new Point(0, axisEnd), 0, scale * larger)));
-        }
-        return Drawing.Of(parts);
-    }
-
-    private static Drawing Bipinnate(LeafForm form)
-    {
-        var branch = Pinnate(LeafForm.With(("shape", "elliptic"), ("margin", form.State("margin", "entire"))), endLeaflet: true);
-        var parts = new List<Drawing> { new([Stroke.Line(StrokeKind.Stalk, new Point(0, 0), new Point(0, 1.9))]) };
-        for (var i = 0; i < 3; i++)
-            foreach (var side in new[] { 62, -62 })
-                parts.Add(branch.Placed(new Placement(new Point(0, 0.5 + 0.6 * i), side, 0.42, side < 0)));
-        parts.Add(branch.Placed(new Placement(new Point(0, 1.9), 0, 0.42)));
+        if (form.State("leaf-glands", "") == "on-petiole")
+            parts.Add(
+                new([
+                    Stroke.Dot(new Point(lean + 0.02, stalk - 0.04), 0.028, Tint.Red),
+                    Stroke.Dot(new Point(lean - 0.02, stalk - 0.07), 0.028, Tint.Red),
+                ])
+            );
         return Drawing.Of(parts);
     }
 }

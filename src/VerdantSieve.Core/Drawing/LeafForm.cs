@@ -23,6 +23,7 @@ public sealed class LeafForm
     private static readonly string[] Varied = ["lobing", "shape", CharacterIds.Structure, "margin"];
 
     private const int MostForms = 4;
+    private const string Present = "present";
 
     private readonly IReadOnlyDictionary<string, string> states;
     private readonly IReadOnlyDictionary<string, double> numbers;
@@ -56,6 +57,8 @@ public sealed class LeafForm
             }
             if (NumberOf(reading.Observation) is { } number)
                 numbers[reading.Character] = number;
+            if (reading.Observation is Sought { Seen: true })
+                states[reading.Character] = Present;
         }
         // A reading of how needles sit says that they are needles.
         if (states.ContainsKey(NeedleGrouping))
@@ -143,8 +146,30 @@ public sealed class LeafForm
                 states[character] = shown.States[0].State;
             if (score is RangeScore range)
                 numbers[character] = Math.Sqrt(range.Low * range.High);
+            if (score is PresenceScore { Frequency: >= 0.5 })
+                states[character] = Present;
         }
         return new LeafForm(states, numbers);
+    }
+
+    /// <summary>The forms that leaves of a taxon take, the usual one first: several where its lobing or structure varies, or where the
+    /// flora
+    /// says that it has leaves of several shapes.</summary>
+    public static IReadOnlyList<LeafForm> AllOf(IEnumerable<KeyValuePair<string, Score>> scores)
+    {
+        var known = scores.ToDictionary(score => score.Key, score => score.Value);
+        var form = Of(known);
+        string[] varied =
+            form.State("shape-variety", "") == "several-shapes"
+                ? ["lobing", CharacterIds.Structure, "shape"]
+                : ["lobing", CharacterIds.Structure];
+        foreach (var character in varied)
+            if (
+                known.GetValueOrDefault(character) is StateScore score
+                && score.States.Where(state => state.Weight >= 0.2).ToArray() is { Length: > 1 } several
+            )
+                return [.. several.Take(MostForms).Select(state => form.But(character, state.State))];
+        return [form];
     }
 
     /// <summary>The same form with one state changed.</summary>
@@ -157,6 +182,9 @@ public sealed class LeafForm
 
     /// <summary>Whether anything is known of a character.</summary>
     public bool Has(string character) => states.ContainsKey(character) || numbers.ContainsKey(character);
+
+    /// <summary>Whether the thing was seen, or is found on most plants.</summary>
+    public bool Shows(string character) => State(character, "") == Present;
 
     /// <summary>The state of a character, or what is given where it is not known.</summary>
     public string State(string character, string otherwise) => states.GetValueOrDefault(character, otherwise);

@@ -28,7 +28,7 @@ public static class ShootDrawing
     {
         Drawing[] leaves = [.. forms.Select(Leaf)];
         var scale = TallestLeaf / leaves.Max(leaf => leaf.Flat().Max(stroke => stroke.Points.Max(point => point.Y)));
-        return LeafyShoots.Of(forms[0].State(CharacterIds.Arrangement, ""), leaves, scale) ?? LeafyShoots.NotKnown(leaves, scale);
+        return LeafyShoots.Of(forms[0], leaves, scale) ?? LeafyShoots.NotKnown(leaves, scale);
     }
 
     private static Drawing Leaf(LeafForm form)
@@ -41,10 +41,11 @@ public static class ShootDrawing
     {
         var foliage = form.State(CharacterIds.Foliage, "");
         var usual = foliage == "scale" ? UsualScales : UsualNeedles;
-        var perBundle = (int)Math.Round(form.Number("needles-per-bundle", 2));
-        if (NeedleShoots.Of(form.State(LeafForm.NeedleGrouping, ""), perBundle) is { } drawn)
+        if (foliage == "awl" && !form.Has(LeafForm.NeedleGrouping))
+            return NeedleShoots.Awls(form);
+        if (NeedleShoots.Of(form.State(LeafForm.NeedleGrouping, ""), form) is { } drawn)
             return drawn;
-        var guessed = NeedleShoots.Of(usual, perBundle)!;
+        var guessed = NeedleShoots.Of(usual, form)!;
         return foliage is "scale" or "awl" ? guessed : guessed.AsUnknown();
     }
 }

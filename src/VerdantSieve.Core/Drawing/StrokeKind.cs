@@ -23,4 +23,13 @@ public enum StrokeKind
 
     /// <summary>Something not known yet: dotted.</summary>
     Unknown,
+
+    /// <summary>A hair, a bristle or another fine line.</summary>
+    Hair,
+
+    /// <summary>Flesh, petals, bark and other areas that have a colour of their own.</summary>
+    Area,
+
+    /// <summary>A dot, a scar or another small dark mark.</summary>
+    Mark,
 }

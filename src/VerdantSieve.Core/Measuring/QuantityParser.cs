@@ -134,6 +134,9 @@ public static partial class QuantityParser
     private static Outcome<Quantity> Make(double[] numbers, double? usual, bool isRange, Typed typed)
     {
         double[] all = usual is { } one ? [.. numbers, one] : numbers;
+        // Nothing is parted into no parts.
+        if (!all.All(double.IsFinite))
+            return typed.Wrong($"Type {typed.Allowed}.");
         if (all.Any(number => number <= 0))
             return typed.Wrong($"A size is above 0: type {typed.Allowed}.");
         if (all.Max() > LargerThanAnyTree)

@@ -32,8 +32,7 @@ internal static class SizeGrammar
     private static readonly TextParser<double> Divisor = Character
         .EqualTo('/')
         .IgnoreThen(Digits)
-        .Select(divisor => Value(divisor.ToStringValue()))
-        .Where(divisor => divisor > 0);
+        .Select(divisor => Value(divisor.ToStringValue()));
 
     private static readonly TextParser<double> Fraction =
         from above in Digits

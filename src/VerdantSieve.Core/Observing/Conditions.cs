@@ -13,9 +13,10 @@ public static class Conditions
             return observation;
         if (seen.Mode != StateMode.Not && seen.States.All(word => states.IndexOf(word) >= 0))
             return observation;
-        var named = seen.Mode == StateMode.Not
-            ? Enumerable.Range(0, states.States.Count).Except(seen.States.SelectMany(states.Covered))
-            : seen.States.SelectMany(states.Named).Distinct();
+        var named =
+            seen.Mode == StateMode.Not
+                ? Enumerable.Range(0, states.States.Count).Except(seen.States.SelectMany(states.Covered))
+                : seen.States.SelectMany(states.Named).Distinct();
         string[] ids = [.. named.Select(i => states.States[i].Id)];
         return new StatesSeen(ids, ids.Length == 1 ? StateMode.Is : StateMode.Either);
     }

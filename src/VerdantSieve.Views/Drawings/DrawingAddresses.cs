@@ -11,6 +11,12 @@ public static class DrawingAddresses
     /// <summary>Where the likenesses of taxa begin.</summary>
     public const string Taxa = "/drawings/taxon";
 
+    /// <summary>Where the plates of taxa begin.</summary>
+    public const string Plates = "/drawings/plate";
+
+    /// <summary>Where the sheets to print begin.</summary>
+    public const string Sheets = "/drawings/sheet";
+
     /// <summary>The file of the drawing that says what one leaf is.</summary>
     public const string Guide = "/drawings/leaf-or-leaflet.svg";
 
@@ -33,9 +39,16 @@ public static class DrawingAddresses
     }
 
     /// <summary>The address of a taxon's likeness.</summary>
-    public static string OfTaxon(OpenFlora flora, Taxon taxon)
-    {
-        var own = flora.Named is { } id ? $"?flora={Uri.EscapeDataString(id)}" : "";
-        return $"{Taxa}/{taxon.Name.Slug}.svg{own}{Element}";
-    }
+    public static string OfTaxon(OpenFlora flora, Taxon taxon) => $"{Taxa}/{taxon.Name.Slug}.svg{Own(flora)}{Element}";
+
+    /// <summary>The address of a taxon's plate.</summary>
+    public static string OfPlate(OpenFlora flora, Taxon taxon) => $"{Plates}/{taxon.Name.Slug}.svg{Own(flora)}{Element}";
+
+    /// <summary>The address of a taxon's sheet to print.</summary>
+    /// <param name="flora">The flora.</param>
+    /// <param name="taxon">The taxon.</param>
+    /// <param name="format"><c>svg</c> or <c>pdf</c>.</param>
+    public static string OfSheet(OpenFlora flora, Taxon taxon, string format) => $"{Sheets}/{taxon.Name.Slug}.{format}{Own(flora)}";
+
+    private static string Own(OpenFlora flora) => flora.Named is { } id ? $"?flora={Uri.EscapeDataString(id)}" : "";
 }

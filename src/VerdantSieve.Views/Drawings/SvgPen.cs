@@ -4,31 +4,65 @@ using VerdantSieve.Core.Drawing;
 
 namespace VerdantSieve.Views.Drawings;
 
-/// <summary>Writes drawings as SVG. The one pen: widths, ends and tones come from here and from the page's colour tokens.</summary>
-public static class SvgPen
+/// <summary>Writes drawings as SVG. The one pen: widths, ends and tones come from here and from the page's colour tokens; on paper, where
+/// no
+/// page gives any, the tones are written out and lines have their width in millimetres.</summary>
+public sealed class SvgPen
 {
     // Units of the picture to one blade length: enough for whole numbers and one decimal.
     private const double Unit = 100;
 
+    // A line of a pixel's width on a screen, in picture units of a plate whose millimetre is one unit of the drawing.
+    private const double PaperWidth = 18;
+
+    private readonly bool onPaper;
+
     // How far a simplified line may stray, in picture units.
-    private const double Tolerance = 0.35;
+    private readonly double tolerance;
+
+    private SvgPen(bool onPaper, double tolerance) => (this.onPaper, this.tolerance) = (onPaper, tolerance);
+
+    private static SvgPen ForPage { get; } = new(onPaper: false, tolerance: 0.35);
+
+    // Larger, so that lines must be truer.
+    private static SvgPen ForPlate { get; } = new(onPaper: false, tolerance: 0.26);
+
+    private static SvgPen ForPaper { get; } = new(onPaper: true, tolerance: 4);
 
     /// <summary>A whole SVG file whose drawing has the id <c>d</c>, for use from a page by reference.</summary>
     public static string File(Drawing drawing)
     {
-        var (box, content) = Body(drawing);
+        var (box, content) = ForPage.Body(drawing);
         return $"""<svg xmlns="http://www.w3.org/2000/svg"><symbol id="d" viewBox="{box}">{content}</symbol><use href="#d"/></svg>""";
     }
 
     /// <summary>An SVG element to stand in a page.</summary>
     public static string Inline(Drawing drawing, string cssClass, string label)
     {
-        var (box, content) = Body(drawing);
+        var (box, content) = ForPage.Body(drawing);
         var said = System.Net.WebUtility.HtmlEncode(label);
         return $"""<svg class="{cssClass}" viewBox="{box}" role="img" aria-label="{said}">{content}</svg>""";
     }
 
-    private static (string Box, string Content) Body(Drawing drawing)
+    /// <summary>What a plate’s picture consists of, 100 units to a millimetre, its foot at y = 0.</summary>
+    /// <param name="drawing">The picture, in millimetres.</param>
+    /// <param name="onPaper">Whether it is for paper, where no page gives colours and nothing scales lines.</param>
+    public static string Plate(Drawing drawing, bool onPaper)
+    {
+        var text = new StringBuilder();
+        if (onPaper)
+            foreach (var stroke in drawing.Flat())
+                ForPaper.Write(stroke, text);
+        else
+        {
+            var uses = new Dictionary<Drawing, int>(ReferenceEqualityComparer.Instance);
+            Count(drawing, uses);
+            ForPlate.Write(drawing, text, uses, []);
+        }
+        return text.ToString();
+    }
+
+    private (string Box, string Content) Body(Drawing drawing)
     {
         var points = drawing.Flat().SelectMany(stroke => stroke.Points).ToArray();
         var (left, right) = (points.Min(p => p.X), points.Max(p => p.X));
@@ -53,7 +87,7 @@ public static class SvgPen
     }
 
     // A drawing met twice is written once and then referred to.
-    private static void Write(Drawing drawing, StringBuilder text, Dictionary<Drawing, int> uses, Dictionary<Drawing, string> written)
+    private void Write(Drawing drawing, StringBuilder text, Dictionary<Drawing, int> uses, Dictionary<Drawing, string> written)
     {
         foreach (var stroke in drawing.Strokes)
             Write(stroke, text);
@@ -95,7 +129,7 @@ public static class SvgPen
         );
     }
 
-    private static void Write(Stroke stroke, StringBuilder text)
+    private void Write(Stroke stroke, StringBuilder text)
     {
         text.Append("<path ").Append(Style(stroke)).Append(" d=\"");
         var points = Simplify(stroke.Points);
@@ -104,7 +138,10 @@ public static class SvgPen
         {
             // Relative steps from what was written, so that roundings do not add up.
             var (toX, toY) = (Math.Round(points[i].X * Unit, 1), Math.Round(-points[i].Y * Unit, 1));
-            text.Append(" lM"[Math.Max(0, 2 - i)]).Append(Number(toX - x)).Append(' ').Append(Number(toY - y));
+            text.Append(" lM"[Math.Max(0, 2 - i)]);
+            Tenths(text, toX - x);
+            text.Append(' ');
+            Tenths(text, toY - y);
             (x, y) = (toX, toY);
         }
         if (stroke.Closed)
@@ -112,35 +149,56 @@ public static class SvgPen
         text.Append("\"/>");
     }
 
-    private static string Number(double value) =>
-        Math.Round(value, 1).ToString("0.#", CultureInfo.InvariantCulture) is var text && text == "-0" ? "0" : text;
+    // A number with at most one decimal; most of the time that goes into a file goes into these.
+    private static void Tenths(StringBuilder text, double value)
+    {
+        var tenths = (long)Math.Round(value * 10);
+        if (tenths < 0)
+            text.Append('-');
+        tenths = Math.Abs(tenths);
+        text.Append(tenths / 10);
+        if (tenths % 10 is var rest and > 0)
+            text.Append('.').Append(rest);
+    }
 
     // Inherited colours, so that a drawing fetched on its own follows the page, light or dark.
-    private static string Style(Stroke stroke) => Look(stroke.Kind) + """ vector-effect="non-scaling-stroke" """.TrimEnd();
+    private string Style(Stroke stroke) => onPaper ? Look(stroke) : Look(stroke) + " vector-effect=\"non-scaling-stroke\"";
 
-    private static string Look(StrokeKind kind) =>
-        kind switch
+    private string Look(Stroke stroke) =>
+        stroke.Kind switch
         {
-            StrokeKind.Blade => Filled("var(--leaf,#c9d3a4)", Line, "1.4"),
-            StrokeKind.Vein => Drawn(Line, ".8", """ opacity=".6" """.TrimEnd()),
-            StrokeKind.Stalk => Drawn(Line, "1.6"),
-            StrokeKind.Twig => Drawn(Bark, "3.2"),
-            StrokeKind.Needle => Drawn("var(--moss,#5b7432)", "1.8"),
-            StrokeKind.Body => Filled("var(--bark-pale,#c8b097)", Bark, "1.4"),
-            StrokeKind.Unknown => Drawn("var(--quiet,#84877a)", "1.2", """ stroke-dasharray="2 3.5" """.TrimEnd()),
+            StrokeKind.Blade => Filled(stroke.Tint is { } leaf ? Foliage(leaf) : Tone("leaf", "#c9d3a4"), Line, 1.4),
+            StrokeKind.Vein => Drawn(Line, .8, " opacity=\".6\""),
+            StrokeKind.Stalk => Drawn(Colour(stroke, Line), 1.6),
+            StrokeKind.Twig => Drawn(Colour(stroke, Bark), 3.2),
+            StrokeKind.Needle => Drawn(stroke.Tint is { } needle ? Foliage(needle) : Tone("moss", "#5b7432"), 1.8),
+            StrokeKind.Body => Filled(Colour(stroke, Tone("bark-pale", "#c8b097")), Bark, 1.4),
+            StrokeKind.Unknown => Drawn(Tone("quiet", "#84877a"), 1.2, " stroke-dasharray=\"2 3.5\""),
+            StrokeKind.Hair => Drawn(Colour(stroke, Line), .9),
+            StrokeKind.Area => Filled(Colour(stroke, Tone("paper", "#fbf8f0")), Line, 1.1),
+            StrokeKind.Mark => $"fill=\"{Colour(stroke, Line)}\"",
         };
 
-    private const string Line = "var(--line,#2b3f30)",
-        Bark = "var(--bark,#6b5140)";
+    private static string Colour(Stroke stroke, string otherwise) => stroke.Tint is { } tint ? Colours.Of(tint) : otherwise;
 
-    private static string Filled(string fill, string line, string width) =>
-        $"""fill="{fill}" stroke="{line}" stroke-width="{width}" stroke-linejoin="round" """.TrimEnd();
+    // Leaves are drawn paler than they are, so that their veins are seen.
+    private static string Foliage(Tint tint) => Colours.OfFoliage(tint);
 
-    private static string Drawn(string line, string width, string more = "") =>
-        $"""fill="none" stroke="{line}" stroke-width="{width}" stroke-linecap="round"{more}""";
+    private string Tone(string token, string written) => onPaper ? written : $"var(--{token},{written})";
+
+    private string Line => Tone("line", "#2b3f30");
+    private string Bark => Tone("bark", "#6b5140");
+
+    private string Filled(string fill, string line, double width) =>
+        $"fill=\"{fill}\" stroke=\"{line}\" stroke-width=\"{Width(width)}\" stroke-linejoin=\"round\"";
+
+    private string Drawn(string line, double width, string more = "") =>
+        $"fill=\"none\" stroke=\"{line}\" stroke-width=\"{Width(width)}\" stroke-linecap=\"round\"{more}";
+
+    private string Width(double pixels) => (onPaper ? pixels * PaperWidth : pixels).ToString("0.##", CultureInfo.InvariantCulture);
 
     // Ramer, Douglas and Peucker: keeps the points that the line would miss by more than the tolerance.
-    private static List<Point> Simplify(IReadOnlyList<Point> points)
+    private List<Point> Simplify(IReadOnlyList<Point> points)
     {
         if (points.Count < 3)
             return [.. points];
@@ -151,7 +209,7 @@ public static class SvgPen
 
         void Split(int from, int to)
         {
-            var (worst, at) = (Tolerance / Unit, -1);
+            var (worst, at) = (tolerance / Unit, -1);
             for (var i = from + 1; i < to; i++)
                 if (Off(points[i], points[from], points[to]) is var off && off > worst)
                     (worst, at) = (off, i);

@@ -97,9 +97,7 @@ public sealed partial class ReadForm
     private bool IsTally =>
         Mode == "tally"
         || (
-            (Mode, Count, Filled(Text)) is (null, null, null)
-            && States.Count == 0
-            && Tally.Values.Any(leaves => Filled(leaves) is not null)
+            (Mode, Count, Filled(Text)) is (null, null, null) && States.Count == 0 && Tally.Values.Any(leaves => Filled(leaves) is not null)
         );
 
     // Counted leaves count only where the form was sent as a tally.

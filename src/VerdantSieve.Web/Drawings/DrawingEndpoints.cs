@@ -3,6 +3,8 @@ using System.Security.Cryptography;
 using System.Text;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Drawing;
+using VerdantSieve.Core.Drawing.Plates;
+using VerdantSieve.Imaging;
 using VerdantSieve.Views.Drawings;
 
 namespace VerdantSieve.Web.Drawings;
@@ -32,8 +34,53 @@ public static class DrawingEndpoints
             )
             .ExcludeFromDescription();
         routes
+            .MapGet(
+                $"{DrawingAddresses.Plates}/{{slug}}.svg",
+                async (string slug, string? flora, FloraShelf shelf, HttpContext context) =>
+                    await shelf.Take(flora) is { } open && open.FindBySlug(slug) is { } taxon
+                        ? File(context, open.PlateFile(taxon, plate => Encoding.UTF8.GetBytes(PlateSvg.File(plate))))
+                        : Results.NotFound()
+            )
+            .ExcludeFromDescription();
+        routes
+            .MapGet(
+                $"{DrawingAddresses.Sheets}/{{slug}}.{{format:regex(^(svg|pdf)$)}}",
+                async (string slug, string format, string? flora, FloraShelf shelf, HttpContext context) =>
+                    await shelf.Take(flora) is { } open && open.FindBySlug(slug) is { } taxon
+                        ? Sheet(context, open, taxon, isPdf: format == "pdf")
+                        : Results.NotFound()
+            )
+            .ExcludeFromDescription();
+        routes
             .MapGet(DrawingAddresses.Guide, (HttpContext context) => Send(context, "guide", Guides.LeafOrLeaflet))
             .ExcludeFromDescription();
+    }
+
+    private static IResult Sheet(HttpContext context, OpenFlora open, Taxon taxon, bool isPdf)
+    {
+        var words = new SheetWords(
+            taxon.Name.Text,
+            string.Join(", ", taxon.CommonNames.Append(taxon.Family).OfType<string>()),
+            [.. taxon.Hazards.Select(hazard => $"{Say.Of(hazard.Kind)}. {hazard.Caution}")],
+            [
+                taxon.Remember,
+                "Drawn from what the flora says of this kind: the usual leaf at the scale given, all else not to scale. "
+                    + $"{open.Flora.About.Title}, edition {open.Flora.About.Edition}.",
+            ]
+        );
+        var svg = PlateSvg.Sheet(PlateComposer.Of(taxon, open.Drawn), words);
+        if (!isPdf)
+            return File(context, Encoding.UTF8.GetBytes(svg));
+        var built = Path.Combine(context.RequestServices.GetRequiredService<IWebHostEnvironment>().WebRootPath, "built");
+        var pdf = PdfSheets.Make(
+            svg,
+            PlateSvg.SheetWidth,
+            PlateSvg.SheetHeight,
+            taxon.Name.Text,
+            Path.Combine(built, "sheet.ttf"),
+            Path.Combine(built, "sheet-italic.ttf")
+        );
+        return Results.File(pdf, "application/pdf", $"{taxon.Name.Slug}.pdf");
     }
 
     private static IResult Send(HttpContext context, string key, Func<Drawing?> draw)

@@ -54,8 +54,7 @@ public class ApprovedTests
             {
                 Region = i % 3 == 0 ? null : new[] { "ORE", "ONT", "GRB" }[i % 3],
                 Date = i % 2 == 0 ? new LocalDate(2026, 4, 10).PlusDays(i * 11) : null,
-                Setting =
-                    new Setting?[] { null, Setting.Wild, Setting.Planted, null }[i % 4],
+                Setting = new Setting?[] { null, Setting.Wild, Setting.Planted, null }[i % 4],
                 Position = i % 5 == 0 ? new Position(45 + i / 2.0, -120, 100 * i) : null,
                 Age = i % 6 == 0 ? Age.Young : null,
             };
@@ -531,7 +530,7 @@ public class ApprovedTests
                 .Taxa.Where((_, i) => i % 7 == 0)
                 .Select(taxon =>
                     $"{taxon.Name}: "
-                        + $"{string.Join(", ", likeness.Nearest(taxon).Take(4).Select(near => $"{near.Taxon.Name} {N(near.Difference)}"))}"
+                    + $"{string.Join(", ", likeness.Nearest(taxon).Take(4).Select(near => $"{near.Taxon.Name} {N(near.Difference)}"))}"
                 )
         );
     }

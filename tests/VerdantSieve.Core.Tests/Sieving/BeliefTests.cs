@@ -102,11 +102,7 @@ public class BeliefTests
             [.. answer.Doubts.Single(doubt => doubt.Reading.Character == "leaf").WouldReturn.Select(taxon => taxon.Name.Text)];
 
         // A sound reading is not explained; a doubtful one says what it keeps out.
-        var sound = Strictly(
-            Is("bark", "grey", Certainty.Guess),
-            Is("leaf", "broad", Certainty.Sure),
-            Is("bud", "long", Certainty.Sure)
-        );
+        var sound = Strictly(Is("bark", "grey", Certainty.Guess), Is("leaf", "broad", Certainty.Sure), Is("bud", "long", Certainty.Sure));
         Assert.Equal(["Aus primus"], sound.Pan.Select(candidate => candidate.Taxon.Name.Text));
         Assert.Empty(WouldReturn(sound));
         var doubted = Strictly(

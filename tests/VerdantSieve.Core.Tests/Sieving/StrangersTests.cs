@@ -77,7 +77,10 @@ public class StrangersTests
             .Taxon("Cus duo", "leaf: c / bud: c")
             .Flora;
         var flora = new Flora(
-            made.About with { MissingKinds = new Dictionary<string, int> { ["Aus"] = elsewhere } },
+            made.About with
+            {
+                MissingKinds = new Dictionary<string, int> { ["Aus"] = elsewhere },
+            },
             made.Vocabulary,
             made.Taxa
         );

@@ -1,5 +1,6 @@
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Drawing.Maps;
+using VerdantSieve.Core.Drawing.Plates;
 using VerdantSieve.Core.Measuring;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Core.Seasons;
@@ -85,7 +86,14 @@ public sealed class BesideModel(FloraShelf shelf, LookBook book) : FloraPage(she
         if (look is not null && await book.Find(look, cancel) is { } kept)
         {
             Look = look;
-            circumstances = LookQuestion.Of(kept.Content, Open.Flora).Question.Circumstances;
+            var question = LookQuestion.Of(kept.Content, Open.Flora).Question;
+            circumstances = question.Circumstances;
+            Measured = question
+                .Readings.Where(reading => reading.Character == CharacterIds.BladeLength)
+                .Select(reading => reading.Observation)
+                .OfType<Measured>()
+                .Select(measured => (double?)(measured.Middle * 10))
+                .LastOrDefault();
         }
         (Region, Place) = (circumstances.Region, circumstances.Position);
         if (Taxa.Count < 2)
@@ -95,6 +103,20 @@ public sealed class BesideModel(FloraShelf shelf, LookBook book) : FloraPage(she
         Telling = [.. separations.Where(row => row.Bits >= Telltale)];
         Shared = [.. separations.Where(row => row.Bits < Telltale && row.Scores.All(score => score is not null))];
     }
+
+    /// <summary>The leaves of the kinds, each at the same scale; empty where fewer than two have broad leaves of a size that is
+    /// known.</summary>
+    public IReadOnlyList<ScaledLeaf?> Leaves
+    {
+        get
+        {
+            ScaledLeaf?[] leaves = [.. Taxa.Select(taxon => ScaledLeaf.Of(taxon, Open.Drawn))];
+            return leaves.Count(leaf => leaf is not null) < 2 ? [] : leaves;
+        }
+    }
+
+    /// <summary>The blade’s length as it was read in the look, in millimetres; null where it was not.</summary>
+    public double? Measured { get; private set; }
 
     /// <summary>The maps of one of the kinds.</summary>
     public RangeMaps MapsOf(Taxon taxon) => new(Open.Flora, taxon, Region, Place, Maps);

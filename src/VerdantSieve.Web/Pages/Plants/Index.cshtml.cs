@@ -1,3 +1,4 @@
+using Microsoft.AspNetCore.Mvc;
 using VerdantSieve.Core;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Observing;
@@ -16,6 +17,32 @@ public sealed class IndexModel(FloraShelf shelf) : FloraPage(shelf)
     public string? Region { get; private set; }
     public HazardKind? Hazard { get; private set; }
     public bool MisspeltOnly { get; private set; }
+
+    /// <summary>The most plates on one page: each is a page’s worth of drawing.</summary>
+    public const int MostPlates = 60;
+
+    /// <summary>Whether plates are shown and not only small drawings.</summary>
+    public bool AsPlates { get; private set; }
+
+    /// <summary>Whether there are more than are shown.</summary>
+    public bool IsCut { get; private set; }
+
+    /// <summary>The same list, as plates or not.</summary>
+    public string Shown(bool plates) =>
+        Url.Page(
+            "/Plants/Index",
+            new
+            {
+                find = Find,
+                family = Family,
+                genus = Genus,
+                region = Region,
+                hazard = Hazard?.Word(),
+                flora = Open.Named,
+                @as = plates ? "plates" : null,
+            }
+        )!;
+
     public IReadOnlyList<IGrouping<string?, Taxon>> Families { get; private set; } = [];
 
     /// <summary>Whether only some kinds are asked for; else families and genera are shown.</summary>
@@ -45,8 +72,9 @@ public sealed class IndexModel(FloraShelf shelf) : FloraPage(shelf)
         }
     }
 
-    public void OnGet(string? find, string? family, string? genus, string? region, string? hazard)
+    public void OnGet(string? find, string? family, string? genus, string? region, string? hazard, [FromQuery(Name = "as")] string? shownAs)
     {
+        AsPlates = shownAs == "plates";
         Find = find?.Trim() is { Length: > 0 } words ? words : null;
         Family = family is { Length: > 0 } ? family : null;
         Genus = genus is { Length: > 0 } ? genus : null;
@@ -63,6 +91,11 @@ public sealed class IndexModel(FloraShelf shelf) : FloraPage(shelf)
             taxa = taxa.Where(taxon => taxon.Distribution.Includes(Region));
         if (Hazard is not null)
             taxa = taxa.Where(taxon => taxon.Hazards.Any(h => h.Kind == Hazard));
+        if (AsPlates)
+        {
+            var shown = taxa.Take(MostPlates + 1).ToArray();
+            (IsCut, taxa) = (shown.Length > MostPlates, shown.Take(MostPlates));
+        }
         Families = [.. taxa.GroupBy(taxon => taxon.Family).OrderBy(group => group.Key)];
     }
 }
