@@ -19,6 +19,7 @@ const copies = [
   [from("dejavu-fonts-ttf", "ttf", "DejaVuSerif-Italic.ttf"), "sheet-italic.ttf"],
   [join(web, "Scripts", "look.js"), "look.js"],
   [join(web, "Scripts", "meshes.js"), "meshes.js"],
+  [join(web, "Scripts", "board.js"), "board.js"],
   [join(web, "Scripts", "sending.js"), "sending.js"],
 ];
 for (const [source, name] of copies) copyFileSync(source, join(built, name));

@@ -1,6 +1,7 @@
 using VerdantSieve.Web.Api;
 using VerdantSieve.Web.Curating;
 using VerdantSieve.Web.Drawings;
+using VerdantSieve.Web.Measuring;
 
 namespace VerdantSieve.Web;
 
@@ -13,6 +14,7 @@ public static class RouteTable
         routes.MapRazorPages();
         routes.MapDeskFiles();
         routes.MapDrawings();
+        routes.MapBoard();
         routes.MapSieveApi();
         routes.MapOpenApi("/openapi/{documentName}.json");
         routes.MapHealthChecks("/health");

@@ -19,7 +19,12 @@ public class FirstLooksTests
     [Theory, MemberData(nameof(Seasons))]
     public void Foliage_arrangement_and_structure_are_the_first_three(string region, int month)
     {
-        var circumstances = new Circumstances { Region = region, Date = new LocalDate(2026, month, 1), Setting = Setting.Wild };
+        var circumstances = new Circumstances
+        {
+            Region = region,
+            Date = new LocalDate(2026, month, 1),
+            Setting = Setting.Wild,
+        };
         var answer = ShippedFlora.Sieve.Ask(new SieveQuestion { Circumstances = circumstances });
         Assert.Equal(Glance.Order(), answer.Offered(3).Select(look => look.Character.Id).Order());
         Assert.Equal(Glance.Order(), answer.NextLooks.Take(3).Select(look => look.Character.Id).Order());
@@ -29,7 +34,12 @@ public class FirstLooksTests
     public void In_winter_a_bare_tree_is_asked_for_its_twigs()
     {
         var january = new LocalDate(2026, 1, 20);
-        var circumstances = new Circumstances { Region = "OHI", Date = january, Stage = LeafStage.Leafless };
+        var circumstances = new Circumstances
+        {
+            Region = "OHI",
+            Date = january,
+            Stage = LeafStage.Leafless,
+        };
         var looks = ShippedFlora.Sieve.Ask(new SieveQuestion { Circumstances = circumstances }).NextLooks;
         Assert.DoesNotContain(looks, look => Organs.Of(look.Character) == Organ.Leaf);
         Assert.Contains(looks.Take(3), look => Organs.Of(look.Character) == Organ.Twig);

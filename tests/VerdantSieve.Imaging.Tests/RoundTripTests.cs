@@ -1,19 +1,21 @@
 using VerdantSieve.Core.Drawing;
-using VerdantSieve.Core.Measuring.Leaves;
+using VerdantSieve.Core.Leaves;
 using VerdantSieve.Imaging.Camera;
 using VerdantSieve.Imaging.Tracing;
 using Xunit;
 
 namespace VerdantSieve.Imaging.Tests;
 
-/// <summary>Leaves that are drawn, photographed, traced and measured: what comes out is what went in. What went in is measured on the drawing
+/// <summary>Leaves that are drawn, photographed, traced and measured: what comes out is what went in. What went in is measured on the
+/// drawing
 /// itself, or is what it was drawn from.</summary>
 public class RoundTripTests
 {
     // docs/measuring.md tells of three times as many.
     private const int Leaves = 100;
 
-    /// <summary>One leaf there and back: as it was, as it was found, and as it is after a person has set the foot and the tip right.</summary>
+    /// <summary>One leaf there and back: as it was, as it was found, and as it is after a person has set the foot and the tip
+    /// right.</summary>
     private sealed record Trip(LeafForm Form, LeafMeasures True, LeafMeasures Found, LeafMeasures Set);
 
     private static readonly Lazy<Trip[]> All = new(() => [.. Enumerable.Range(0, Leaves).AsParallel().AsOrdered().Select(Go)]);

@@ -19,6 +19,7 @@ public partial class StructureTests
         "Sieving",
         "Looking",
         "Drawing",
+        "Leaves",
         "Formats",
         "Simulating",
         "Curating",

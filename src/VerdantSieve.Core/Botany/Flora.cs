@@ -26,8 +26,8 @@ public sealed class Flora
         foreach (var taxon in Taxa)
             taxaByName[ScientificName.Fold(taxon.Name.Text)] = taxon;
         foreach (var taxon in Taxa)
-        foreach (var synonym in taxon.Synonyms)
-            taxaByName.TryAdd(ScientificName.Fold(synonym), taxon);
+            foreach (var synonym in taxon.Synonyms)
+                taxaByName.TryAdd(ScientificName.Fold(synonym), taxon);
         // A species that is here by its varieties only is found as the one that bears its name.
         foreach (
             var taxon in Taxa.OrderByDescending(taxon =>

@@ -33,8 +33,8 @@ public sealed record PlantForm(string Name, IReadOnlyDictionary<string, IReadOnl
             return score;
         var states = own.States.ToDictionary(state => state.State, state => own.Share(state.State) * Math.Max(0, 1 - shares));
         foreach (var form in forms)
-        foreach (var state in form.Shows[character])
-            states[state] = states.GetValueOrDefault(state) + part * form.Share / form.Shows[character].Count;
+            foreach (var state in form.Shows[character])
+                states[state] = states.GetValueOrDefault(state) + part * form.Share / form.Shows[character].Count;
         var most = states.Values.Max();
         return new StateScore([
             .. states.Where(pair => pair.Value > 0).Select(pair => new StateFrequency(pair.Key, Frequency.Of(pair.Value / most))),

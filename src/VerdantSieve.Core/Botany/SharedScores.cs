@@ -27,9 +27,9 @@ public sealed record SharedScores(string? Genus, string? Group, IReadOnlyDiction
             var all = taxon.Scores.Where(pair => taxon.BasisOf(pair.Key) is ScoreBasis.Own or ScoreBasis.Parents).ToDictionary();
             var added = new Dictionary<string, (Score, ScoreBasis)>();
             foreach (var one in nearestFirst.Where(one => one.HoldFor(taxon)))
-            foreach (var (character, score) in one.Scores)
-                if (all.TryAdd(character, score))
-                    added[character] = (score, one.Basis);
+                foreach (var (character, score) in one.Scores)
+                    if (all.TryAdd(character, score))
+                        added[character] = (score, one.Basis);
             // What hangs on another character may be ruled out by what the taxon has of its own.
             foreach (var character in added.Keys.Where(id => !vocabulary.CanApply(vocabulary[id], all)).ToArray())
                 added.Remove(character);

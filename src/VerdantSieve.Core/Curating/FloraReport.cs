@@ -110,18 +110,18 @@ public sealed class FloraReport
     {
         var genera = flora.Taxa.ToLookup(taxon => taxon.Name.Genus);
         return from taxon in taxa
-            from score in taxon.Scores
-            let range = score.Value as RangeScore
-            where range is not null
-            let kin = SpanOf(genera[taxon.Name.Genus].Where(other => other.Name != taxon.Name), score.Key)
-            where kin is not null && !kin.Touches(range.Low, range.High)
-            let label = flora.Character(score.Key).Label
-            select new Finding(
-                FindingKind.OutOfLine,
-                $"{label} of {taxon.Name} is {Written(range)}, all others of {taxon.Name.Genus} {Written(kin)}.",
-                [taxon],
-                taxon.Notes.TryGetValue(score.Key, out var note) ? note : null
-            );
+               from score in taxon.Scores
+               let range = score.Value as RangeScore
+               where range is not null
+               let kin = SpanOf(genera[taxon.Name.Genus].Where(other => other.Name != taxon.Name), score.Key)
+               where kin is not null && !kin.Touches(range.Low, range.High)
+               let label = flora.Character(score.Key).Label
+               select new Finding(
+                   FindingKind.OutOfLine,
+                   $"{label} of {taxon.Name} is {Written(range)}, all others of {taxon.Name.Genus} {Written(kin)}.",
+                   [taxon],
+                   taxon.Notes.TryGetValue(score.Key, out var note) ? note : null
+               );
 
         static string Written(RangeScore range) => $"{range.Low:0.##}–{range.High:0.##}";
     }

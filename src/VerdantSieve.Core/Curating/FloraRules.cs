@@ -63,28 +63,28 @@ internal static class FloraRules
     {
         var shown = new Dictionary<(string, string), List<Taxon>>();
         foreach (var taxon in flora.Taxa)
-        foreach (var (character, score) in taxon.Scores)
-            if (score is StateScore states)
-                foreach (var state in states.States.Concat(states.Elsewhere.Values.SelectMany(there => there.States)))
-                {
-                    if (!shown.TryGetValue((character, state.State), out var list))
-                        shown[(character, state.State)] = list = [];
-                    list.Add(taxon);
-                }
+            foreach (var (character, score) in taxon.Scores)
+                if (score is StateScore states)
+                    foreach (var state in states.States.Concat(states.Elsewhere.Values.SelectMany(there => there.States)))
+                    {
+                        if (!shown.TryGetValue((character, state.State), out var list))
+                            shown[(character, state.State)] = list = [];
+                        list.Add(taxon);
+                    }
         foreach (var character in flora.Characters.OfType<StateCharacter>())
-        foreach (var state in character.States)
-            if (!shown.TryGetValue((character.Id, state.Id), out var taxa))
-                yield return new Finding(
-                    FindingKind.UnusedState,
-                    $"No taxon shows the state {state.Id} of {character.Label} ({character.Id}).",
-                    []
-                );
-            else if (taxa is [var only])
-                yield return new Finding(
-                    FindingKind.LoneState,
-                    $"Only {only.Name} shows the state {state.Id} of {character.Label} ({character.Id}).",
-                    [only],
-                    only.BasisOf(character.Id) == ScoreBasis.Own ? "scored for it by itself" : null
-                );
+            foreach (var state in character.States)
+                if (!shown.TryGetValue((character.Id, state.Id), out var taxa))
+                    yield return new Finding(
+                        FindingKind.UnusedState,
+                        $"No taxon shows the state {state.Id} of {character.Label} ({character.Id}).",
+                        []
+                    );
+                else if (taxa is [var only])
+                    yield return new Finding(
+                        FindingKind.LoneState,
+                        $"Only {only.Name} shows the state {state.Id} of {character.Label} ({character.Id}).",
+                        [only],
+                        only.BasisOf(character.Id) == ScoreBasis.Own ? "scored for it by itself" : null
+                    );
     }
 }

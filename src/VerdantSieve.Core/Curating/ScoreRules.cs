@@ -56,22 +56,22 @@ internal static partial class ScoreRules
     {
         var genera = flora.Taxa.Where(taxon => taxon.Score(CharacterIds.Flowering) is SeasonScore).ToLookup(taxon => taxon.Name.Genus);
         return from taxon in taxa
-            let window = (taxon.Score(CharacterIds.Flowering) as SeasonScore)?.Window
-            where window is not null
-            let copied = genera[taxon.Name.Genus]
-                .FirstOrDefault(other =>
-                    string.CompareOrdinal(other.Name.Text, taxon.Name.Text) < 0
-                    && ((SeasonScore)other.Score(CharacterIds.Flowering)!).Window == window
-                    && Math.Abs(Phenology.HopkinsDelay(flora.WindowPlace(other).Position, flora.WindowPlace(taxon).Position)) > DaysApart
-                )
-            where copied is not null
-            select Of(
-                FindingKind.SameWindowElsewhere,
-                taxon,
-                CharacterIds.Flowering,
-                $"{taxon.Name} flowers {window} in {flora.WindowPlace(taxon).Name}, "
-                    + $"as {copied.Name} does in {flora.WindowPlace(copied).Name}."
-            );
+               let window = (taxon.Score(CharacterIds.Flowering) as SeasonScore)?.Window
+               where window is not null
+               let copied = genera[taxon.Name.Genus]
+                   .FirstOrDefault(other =>
+                       string.CompareOrdinal(other.Name.Text, taxon.Name.Text) < 0
+                       && ((SeasonScore)other.Score(CharacterIds.Flowering)!).Window == window
+                       && Math.Abs(Phenology.HopkinsDelay(flora.WindowPlace(other).Position, flora.WindowPlace(taxon).Position)) > DaysApart
+                   )
+               where copied is not null
+               select Of(
+                   FindingKind.SameWindowElsewhere,
+                   taxon,
+                   CharacterIds.Flowering,
+                   $"{taxon.Name} flowers {window} in {flora.WindowPlace(taxon).Name}, "
+                       + $"as {copied.Name} does in {flora.WindowPlace(copied).Name}."
+               );
     }
 
     /// <summary>A mark that hardly differs within a genus, of which a kind shares no state with any other of its genus.</summary>
@@ -79,22 +79,22 @@ internal static partial class ScoreRules
     {
         var genera = flora.Taxa.Where(taxon => !taxon.IsHybrid).ToLookup(taxon => taxon.Name.Genus);
         return from taxon in taxa
-            where !taxon.IsHybrid
-            from character in OneInAGenus
-            let own = taxon.Score(character) as StateScore
-            where own is not null
-            let kin = genera[taxon.Name.Genus]
-                .Where(other => other.Name != taxon.Name)
-                .Select(other => other.Score(character))
-                .OfType<StateScore>()
-                .ToArray()
-            where kin.Length > 0 && !kin.Any(other => other.States.Any(state => own.Allows(state.State)))
-            select Of(
-                FindingKind.UnlikeItsGenus,
-                taxon,
-                character,
-                $"{flora.Character(character).Label} of {taxon.Name} is like that of no other {taxon.Name.Genus}."
-            );
+               where !taxon.IsHybrid
+               from character in OneInAGenus
+               let own = taxon.Score(character) as StateScore
+               where own is not null
+               let kin = genera[taxon.Name.Genus]
+                   .Where(other => other.Name != taxon.Name)
+                   .Select(other => other.Score(character))
+                   .OfType<StateScore>()
+                   .ToArray()
+               where kin.Length > 0 && !kin.Any(other => other.States.Any(state => own.Allows(state.State)))
+               select Of(
+                   FindingKind.UnlikeItsGenus,
+                   taxon,
+                   character,
+                   $"{flora.Character(character).Label} of {taxon.Name} is like that of no other {taxon.Name.Genus}."
+               );
     }
 
     /// <summary>The line to remember a taxon by names a colour that its scores lack.</summary>

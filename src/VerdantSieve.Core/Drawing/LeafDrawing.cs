@@ -100,8 +100,8 @@ public static class LeafDrawing
         switch (form.State("leaf-glands", ""))
         {
             case "at-blade-base":
-                foreach (var (x, y) in new[] { (0.03, 0.012), (-0.03, 0.012) })
-                    yield return Stroke.Dot(new Point(x, y), size, Tint.Red);
+                foreach (var (x, y) in new[] { (0.05, 0.035), (-0.05, 0.035) })
+                    yield return Stroke.Dot(new Point(x, y), 1.5 * size, Tint.Red);
                 break;
             case "on-basal-teeth":
                 foreach (var at in right.Teeth.Take(2).Select(atRight).Concat(left.Teeth.Take(2).Select(atLeft)))
@@ -136,8 +136,8 @@ public static class LeafDrawing
         if (form.State("leaf-glands", "") == "on-petiole")
             parts.Add(
                 new([
-                    Stroke.Dot(new Point(lean + 0.02, stalk - 0.04), 0.028, Tint.Red),
-                    Stroke.Dot(new Point(lean - 0.02, stalk - 0.07), 0.028, Tint.Red),
+                    Stroke.Dot(new Point(lean + 0.035, stalk - 0.05), 0.04, Tint.Red),
+                    Stroke.Dot(new Point(lean - 0.035, stalk - 0.08), 0.04, Tint.Red),
                 ])
             );
         return Drawing.Of(parts);

@@ -132,13 +132,13 @@ internal static class Veins
             var axis = stalk.Towards(tip);
             var turn = Math.Atan2(axis.X, axis.Y) * 180 / Math.PI;
             foreach (var part in new[] { 0.5, 0.7 })
-            foreach (var off in new[] { -38, 38 })
-            {
-                var start = stalk.Toward(tip, part);
-                var direction = Point.Direction(turn + off);
-                if (Curves.Reach(half, start, direction) is { } reach && start.Along(direction, reach).X > 0)
-                    yield return [start, start.Along(direction, Math.Min(0.85 * reach, 0.4 * tip.To(stalk)))];
-            }
+                foreach (var off in new[] { -38, 38 })
+                {
+                    var start = stalk.Toward(tip, part);
+                    var direction = Point.Direction(turn + off);
+                    if (Curves.Reach(half, start, direction) is { } reach && start.Along(direction, reach).X > 0)
+                        yield return [start, start.Along(direction, Math.Min(0.85 * reach, 0.4 * tip.To(stalk)))];
+                }
         }
         foreach (var y in new[] { 0.5, 0.66, 0.8 })
             if (Curves.Reach(half, new Point(0, y), Point.Direction(40)) is { } reach)

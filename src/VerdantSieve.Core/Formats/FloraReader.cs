@@ -210,9 +210,9 @@ public sealed class FloraReader
                     )
                 );
         foreach (var (entry, taxon) in taxa)
-        foreach (var synonym in taxon.Synonyms.Select(ScientificName.Fold))
-            if (!seen.TryAdd(synonym, entry.File))
-                faults.Add(Fault.InFile(entry.File, entry.Line, $"the synonym “{synonym}” is a name in {seen[synonym]} already"));
+            foreach (var synonym in taxon.Synonyms.Select(ScientificName.Fold))
+                if (!seen.TryAdd(synonym, entry.File))
+                    faults.Add(Fault.InFile(entry.File, entry.Line, $"the synonym “{synonym}” is a name in {seen[synonym]} already"));
     }
 
     // What a taxon says of others must be there: the parents of a hybrid, its aggregate. A taxon that is at fault itself is there all the

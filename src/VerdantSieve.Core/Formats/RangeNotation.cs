@@ -29,13 +29,13 @@ internal static class RangeNotation
         var found = new Dictionary<string, Occurrence>();
         var local = new Dictionary<string, Abundance>();
         foreach (var item in items)
-        foreach (var code in item.Codes.Where(code => !item.IsBlock || !alone.Contains(code)))
-        {
-            if (!found.TryAdd(code, item.Occurrence))
-                entry.Fault(item.Key, $"{code} stands twice: a country is in one of the lists, once");
-            else if (item.Abundance is { } abundance)
-                local[code] = abundance;
-        }
+            foreach (var code in item.Codes.Where(code => !item.IsBlock || !alone.Contains(code)))
+            {
+                if (!found.TryAdd(code, item.Occurrence))
+                    entry.Fault(item.Key, $"{code} stands twice: a country is in one of the lists, once");
+                else if (item.Abundance is { } abundance)
+                    local[code] = abundance;
+            }
         return new Distribution(Of(Occurrence.Native), Of(Occurrence.RunWild), Of(Occurrence.Planted), Of(Occurrence.Absent))
         {
             Local = local,

@@ -77,13 +77,13 @@ internal static class StateReader
     {
         var confusions = new List<Confusion>();
         foreach (var (state, text) in entry.Pairs("confused"))
-        foreach (var item in text.Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
-        {
-            if (One(state, item, states) is { } confusion)
-                confusions.Add(confusion);
-            else
-                entry.Fault("confused", $"write a confusion as “state: other 60 %”, with states of {id}; not “{state}: {item}”");
-        }
+            foreach (var item in text.Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
+            {
+                if (One(state, item, states) is { } confusion)
+                    confusions.Add(confusion);
+                else
+                    entry.Fault("confused", $"write a confusion as “state: other 60 %”, with states of {id}; not “{state}: {item}”");
+            }
         foreach (var group in confusions.GroupBy(confusion => confusion.State).Where(group => group.Sum(confusion => confusion.Share) > 1))
             entry.Fault("confused", $"the confusions of “{group.Key}” come to more than 100 %");
         return confusions;

@@ -3,7 +3,8 @@ using VerdantSieve.Core.Drawing;
 
 namespace VerdantSieve.Imaging.Camera;
 
-/// <summary>A stand-in for a camera: photographs leaves that were drawn, on a sheet with a ruler, as a hand would take them. What is true of
+/// <summary>A stand-in for a camera: photographs leaves that were drawn, on a sheet with a ruler, as a hand would take them. What is true
+/// of
 /// them is known.</summary>
 public static class SimulatedCamera
 {
@@ -166,31 +167,34 @@ public static class SimulatedCamera
         canvas.DrawRect(0.6f * Fine, 27.6f * Fine, 16.8f * Fine, 1.4f * Fine, body);
         for (var i = 0; i <= 160; i++)
         {
-            var length =
-                i % 10 == 0 ? 0.7f
-                : i % 5 == 0 ? 0.5f
-                : 0.3f;
+            var length = (i % 10, i % 5) switch
+            {
+                (0, _) => 0.7f,
+                (_, 0) => 0.5f,
+                _ => 0.3f,
+            };
             canvas.DrawLine((1 + i * 0.1f) * Fine, 27.6f * Fine, (1 + i * 0.1f) * Fine, (27.6f + length) * Fine, tick);
         }
     }
 
-    private static unsafe void Light(SKBitmap bitmap, double uneven, double noise, Random random)
+    private static void Light(SKBitmap bitmap, double uneven, double noise, Random random)
     {
-        var pixels = (byte*)bitmap.GetPixels();
+        var pixels = bitmap.GetPixelSpan();
         // Grain by the triangle’s law, drawn once and strewn: a picture has millions of pixels.
         var grains = new int[16_411];
         for (var i = 0; i < grains.Length; i++)
             grains[i] = (int)(noise * (random.NextDouble() + random.NextDouble() - 1) * 255);
         var next = 0;
-        for (var y = 0; y < bitmap.Height; y++)
-        for (var x = 0; x < bitmap.Width; x++)
-        {
-            // Darker towards the lower right, as beside a window.
-            var light = 1 - uneven * ((double)x / bitmap.Width + (double)y / bitmap.Height) / 2;
-            var grain = grains[next = next + 1 == grains.Length ? random.Next(64) : next + 1];
-            var at = pixels + 4 * ((long)y * bitmap.Width + x);
-            for (var channel = 0; channel < 3; channel++)
-                at[channel] = (byte)Math.Clamp(at[channel] * light + grain, 0, 255);
-        }
+        var (width, height) = (bitmap.Width, bitmap.Height);
+        for (var y = 0; y < height; y++)
+            for (var x = 0; x < width; x++)
+            {
+                // Darker towards the lower right, as beside a window.
+                var light = 1 - uneven * ((double)x / width + (double)y / height) / 2;
+                var grain = grains[next = next + 1 == grains.Length ? random.Next(64) : next + 1];
+                var at = pixels.Slice(4 * (y * width + x), 3);
+                for (var channel = 0; channel < 3; channel++)
+                    at[channel] = (byte)Math.Clamp(at[channel] * light + grain, 0, 255);
+            }
     }
 }

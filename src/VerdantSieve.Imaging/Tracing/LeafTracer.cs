@@ -1,4 +1,5 @@
 using OpenCvSharp;
+using SkiaSharp;
 using VerdantSieve.Core;
 using CorePoint = VerdantSieve.Core.Drawing.Point;
 using CvPoint = OpenCvSharp.Point;
@@ -39,15 +40,11 @@ public static class LeafTracer
         CancellationToken cancel = default
     )
     {
+        if (Amiss(picture) is { } amiss)
+            return amiss;
         using var read = Cv2.ImDecode(picture, ImreadModes.Color);
         if (read.Empty())
-            return Fault.AtField("picture", null, "This is no picture that can be read; JPEG, PNG and WebP can.");
-        if ((long)read.Width * read.Height > MostPixels)
-            return Fault.AtField(
-                "picture",
-                null,
-                $"The picture has {read.Width} × {read.Height} pixels; at most {MostPixels / 1_000_000} million can be traced."
-            );
+            return Unreadable;
         cancel.ThrowIfCancellationRequested();
         progress?.Report(0.15);
         using var straight = Straightened(read, scale, out var perCentimetre);
@@ -63,6 +60,28 @@ public static class LeafTracer
         Cv2.ImEncode(".jpg", straight, out var written, new ImageEncodingParam(ImwriteFlags.JpegQuality, 86));
         progress?.Report(1);
         return new TracedPicture(written, straight.Width, straight.Height, perCentimetre, leaves);
+    }
+
+    private static Fault Unreadable => Fault.AtField("picture", null, "This is no picture that can be read; JPEG, PNG and WebP can.");
+
+    // Looked at before it is unpacked: a small file may unpack to more than there is memory for, and other formats are not let in.
+    private static Fault? Amiss(ReadOnlySpan<byte> picture)
+    {
+        using var data = SKData.CreateCopy(picture);
+        using var codec = SKCodec.Create(data);
+        if (
+            codec is null
+            || codec.EncodedFormat is not (SKEncodedImageFormat.Jpeg or SKEncodedImageFormat.Png or SKEncodedImageFormat.Webp)
+        )
+            return Unreadable;
+        var (width, height) = (codec.Info.Width, codec.Info.Height);
+        return (long)width * height > MostPixels
+            ? Fault.AtField(
+                "picture",
+                null,
+                $"The picture has {width} × {height} pixels; at most {MostPixels / 1_000_000} million can be traced."
+            )
+            : null;
     }
 
     private static CvPoint ToCv(CorePoint p) => new((int)Math.Round(p.X), (int)Math.Round(p.Y));
@@ -199,7 +218,7 @@ public static class LeafTracer
     {
         var (count, length) = (outline.Count, foot.To(tip));
         var at = Enumerable.Range(0, count).MinBy(i => outline[i].To(foot));
-        var step = Core.Measuring.Leaves.Polygon.Perimeter(outline) / count;
+        var step = Core.Leaves.Polygon.Perimeter(outline) / count;
         var (near, far) = ((int)(0.035 * length / step), (int)(0.08 * length / step));
         if (near < 2 || far <= near + 2)
             return new TracedLeaf(outline, foot, tip);
@@ -221,7 +240,7 @@ public static class LeafTracer
     // The far end of the line from the foot through the middle of the blade, and thereabouts the farthest place.
     private static CorePoint TipOf(IReadOnlyList<CorePoint> outline, CorePoint foot)
     {
-        var middle = Core.Measuring.Leaves.Polygon.Centroid(outline);
+        var middle = Core.Leaves.Polygon.Centroid(outline);
         var far = Math.Max(foot.To(middle), 1e-6);
         var (ux, uy) = ((middle.X - foot.X) / far, (middle.Y - foot.Y) / far);
         double Along(CorePoint p) => (p.X - foot.X) * ux + (p.Y - foot.Y) * uy;
@@ -320,14 +339,14 @@ public static class LeafTracer
         var box = Cv2.BoundingRect(part);
         var (first, second) = (0f, 0f);
         for (var y = box.Top; y < box.Bottom; y++)
-        for (var x = box.Left; x < box.Right; x++)
-        {
-            var along = ((x - one.X) * ux + (y - one.Y) * uy) / length;
-            if (along is > 0.2 and < 0.35)
-                first = Math.Max(first, depth.At<float>(y, x));
-            else if (along is > 0.65 and < 0.8)
-                second = Math.Max(second, depth.At<float>(y, x));
-        }
+            for (var x = box.Left; x < box.Right; x++)
+            {
+                var along = ((x - one.X) * ux + (y - one.Y) * uy) / length;
+                if (along is > 0.2 and < 0.35)
+                    first = Math.Max(first, depth.At<float>(y, x));
+                else if (along is > 0.65 and < 0.8)
+                    second = Math.Max(second, depth.At<float>(y, x));
+            }
         return Math.Min(first, second) / Math.Max(Math.Max(first, second), 1e-3);
     }
 
@@ -336,17 +355,17 @@ public static class LeafTracer
     private static bool Touches(Mat opened, CvPoint p)
     {
         for (var y = -2; y <= 2; y++)
-        for (var x = -2; x <= 2; x++)
-            if (
-                p.X + x is var i
-                && p.Y + y is var j
-                && i >= 0
-                && j >= 0
-                && i < opened.Width
-                && j < opened.Height
-                && opened.At<byte>(j, i) > 0
-            )
-                return true;
+            for (var x = -2; x <= 2; x++)
+                if (
+                    p.X + x is var i
+                    && p.Y + y is var j
+                    && i >= 0
+                    && j >= 0
+                    && i < opened.Width
+                    && j < opened.Height
+                    && opened.At<byte>(j, i) > 0
+                )
+                    return true;
         return false;
     }
 
@@ -364,7 +383,7 @@ public static class LeafTracer
         const double out_ = 0.5;
         const int reach = 3;
         var count = outline.Count;
-        var side = Core.Measuring.Leaves.Polygon.SignedArea(outline) > 0 ? out_ : -out_;
+        var side = Core.Leaves.Polygon.SignedArea(outline) > 0 ? out_ : -out_;
         return
         [
             .. Enumerable

@@ -11,7 +11,8 @@ public abstract record PictureScale
     /// <summary>Two places whose distance is known: on a ruler, or across a disc. The picture was taken from straight above.</summary>
     public sealed record TwoPoints(Point From, Point To, double Centimetres) : PictureScale;
 
-    /// <summary>The four corners of a sheet or of a square whose sides are known, in order round: the picture is straightened by them.</summary>
+    /// <summary>The four corners of a sheet or of a square whose sides are known, in order round: the picture is straightened by
+    /// them.</summary>
     public sealed record FourCorners(IReadOnlyList<Point> Corners, double WidthCentimetres, double HeightCentimetres) : PictureScale;
 
     /// <summary>Two places whose distance is known; or what is wrong with them.</summary>

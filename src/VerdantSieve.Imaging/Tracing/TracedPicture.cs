@@ -1,5 +1,5 @@
 using VerdantSieve.Core.Drawing;
-using VerdantSieve.Core.Measuring.Leaves;
+using VerdantSieve.Core.Leaves;
 
 namespace VerdantSieve.Imaging.Tracing;
 

@@ -175,15 +175,15 @@ public class LeafGeometryTests
     private static IEnumerable<(Point, Point)> Crossings(IReadOnlyList<Point> points)
     {
         for (var i = 0; i < points.Count; i++)
-        for (var j = i + 2; j < points.Count; j++)
-        {
-            if (i == 0 && j == points.Count - 1)
-                continue;
-            var (a, b, c, d) = (points[i], points[(i + 1) % points.Count], points[j], points[(j + 1) % points.Count]);
-            // What only touches, as both halves do at the midrib, does not cross.
-            if (Turn(a, b, c) * Turn(a, b, d) < -1e-13 && Turn(c, d, a) * Turn(c, d, b) < -1e-13)
-                yield return (a, c);
-        }
+            for (var j = i + 2; j < points.Count; j++)
+            {
+                if (i == 0 && j == points.Count - 1)
+                    continue;
+                var (a, b, c, d) = (points[i], points[(i + 1) % points.Count], points[j], points[(j + 1) % points.Count]);
+                // What only touches, as both halves do at the midrib, does not cross.
+                if (Turn(a, b, c) * Turn(a, b, d) < -1e-13 && Turn(c, d, a) * Turn(c, d, b) < -1e-13)
+                    yield return (a, c);
+            }
     }
 
     private static double Turn(Point a, Point b, Point c) => (b.X - a.X) * (c.Y - a.Y) - (b.Y - a.Y) * (c.X - a.X);

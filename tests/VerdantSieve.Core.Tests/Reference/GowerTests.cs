@@ -31,8 +31,8 @@ public class GowerTests
             .Select(row => row.EnumerateArray().Select(v => v.GetDouble()).ToArray())
             .ToArray();
         for (var i = 0; i < expected.Length; i++)
-        for (var j = 0; j < i; j++)
-            Assert.Equal(expected[i][j], likeness.Difference(flora.Taxa[i], flora.Taxa[j]), 12);
+            for (var j = 0; j < i; j++)
+                Assert.Equal(expected[i][j], likeness.Difference(flora.Taxa[i], flora.Taxa[j]), 12);
     }
 
     private static Character Make(string kind, int i, double?[][] rows)

@@ -50,26 +50,26 @@ public class RouteTests(Application application)
         var looked = 0;
         var wrong = new List<string>();
         foreach (var form in Forms().Where(form => form.Template != Explains))
-        foreach (var who in Roles)
-        {
-            var (to, visitor) = (
-                Address(form.Template, await ALook()) + (form.Handler is null ? "" : $"?handler={form.Handler}"),
-                people[who]
-            );
-            var may = form.Policy is null || Has(who, form.Policy);
-            var bare = await visitor.PostAs(to, null);
-            // Who may not is told to sign in, token or none; who may is asked for it.
-            if (bare.StatusCode != HttpStatusCode.BadRequest && (may || !IsSentToSignIn(bare)))
-                wrong.Add($"{who} without a token: {to}: {(int)bare.StatusCode}");
-            var signed = await visitor.PostAs(to, await visitor.Token());
-            if (IsSentToSignIn(signed) == may)
-                wrong.Add($"{who} with a token: {to}: {(int)signed.StatusCode} {signed.Headers.Location}");
-            if ((int)signed.StatusCode >= 500)
-                wrong.Add($"{who}: {to}: {(int)signed.StatusCode}");
-            looked++;
-            if (to.EndsWith("handler=Out", StringComparison.Ordinal))
-                people = await People();
-        }
+            foreach (var who in Roles)
+            {
+                var (to, visitor) = (
+                    Address(form.Template, await ALook()) + (form.Handler is null ? "" : $"?handler={form.Handler}"),
+                    people[who]
+                );
+                var may = form.Policy is null || Has(who, form.Policy);
+                var bare = await visitor.PostAs(to, null);
+                // Who may not is told to sign in, token or none; who may is asked for it.
+                if (bare.StatusCode != HttpStatusCode.BadRequest && (may || !IsSentToSignIn(bare)))
+                    wrong.Add($"{who} without a token: {to}: {(int)bare.StatusCode}");
+                var signed = await visitor.PostAs(to, await visitor.Token());
+                if (IsSentToSignIn(signed) == may)
+                    wrong.Add($"{who} with a token: {to}: {(int)signed.StatusCode} {signed.Headers.Location}");
+                if ((int)signed.StatusCode >= 500)
+                    wrong.Add($"{who}: {to}: {(int)signed.StatusCode}");
+                looked++;
+                if (to.EndsWith("handler=Out", StringComparison.Ordinal))
+                    people = await People();
+            }
         Assert.Empty(wrong);
         Assert.True(looked > 60, $"only {looked} were looked at");
     }
@@ -80,18 +80,18 @@ public class RouteTests(Application application)
         var people = await People();
         var wrong = new List<string>();
         foreach (var template in Templates())
-        foreach (var who in Roles)
-        foreach (var query in Queries)
-        {
-            var to = Address(template, "lantern2") + query;
-            var answer = await people[who].Http.GetAsync(to, TestContext.Current.CancellationToken);
-            if ((int)answer.StatusCode >= 500 && template != "/health")
-                wrong.Add($"{who}: {template}{query}: {(int)answer.StatusCode}");
-            if (!answer.Headers.Contains("Content-Security-Policy") || !answer.Headers.Contains("X-Content-Type-Options"))
-                wrong.Add($"{template}{query}: no headers");
-            if (template == "/desk/taxon/{slug}" && query.Length == 0 && IsSentToSignIn(answer) != (who == "nobody"))
-                wrong.Add($"{who}: {template}: {(int)answer.StatusCode}");
-        }
+            foreach (var who in Roles)
+                foreach (var query in Queries)
+                {
+                    var to = Address(template, "lantern2") + query;
+                    var answer = await people[who].Http.GetAsync(to, TestContext.Current.CancellationToken);
+                    if ((int)answer.StatusCode >= 500 && template != "/health")
+                        wrong.Add($"{who}: {template}{query}: {(int)answer.StatusCode}");
+                    if (!answer.Headers.Contains("Content-Security-Policy") || !answer.Headers.Contains("X-Content-Type-Options"))
+                        wrong.Add($"{template}{query}: no headers");
+                    if (template == "/desk/taxon/{slug}" && query.Length == 0 && IsSentToSignIn(answer) != (who == "nobody"))
+                        wrong.Add($"{who}: {template}: {(int)answer.StatusCode}");
+                }
         Assert.Empty(wrong);
     }
 

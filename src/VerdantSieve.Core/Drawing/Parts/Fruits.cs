@@ -176,19 +176,19 @@ internal static class Fruits
         ];
         var strokes = new List<Stroke> { Stroke.Area(colour, nut), Stroke.Area(Tint.GreyBrown, cap) };
         for (var row = 0; row < 5; row++)
-        for (var i = 0; i < 7; i++)
-        {
-            var part = (i - 3 + (row % 2 == 0 ? 0 : 0.5)) / 3.4;
-            var y = 0.05 + (rim - 0.02) * (row + 0.7) / 5;
-            var wide = half * Math.Sqrt(Math.Max(0.05, 1 - Math.Pow(Math.Max(0, (y - rim) / (0.12 - rim)), 2)));
-            var at = At(part * wide * 0.95, y);
-            if (Math.Abs(part) > 1)
-                continue;
-            if (scales == "knobbly")
-                strokes.Add(Stroke.Area(Tint.GreyBrown, Curves.Circle(at, 0.05, steps: 8)));
-            else
-                strokes.Add(Stroke.Line(StrokeKind.Hair, At(at.X - 0.05, at.Y), At(at.X, at.Y - 0.045), At(at.X + 0.05, at.Y)));
-        }
+            for (var i = 0; i < 7; i++)
+            {
+                var part = (i - 3 + (row % 2 == 0 ? 0 : 0.5)) / 3.4;
+                var y = 0.05 + (rim - 0.02) * (row + 0.7) / 5;
+                var wide = half * Math.Sqrt(Math.Max(0.05, 1 - Math.Pow(Math.Max(0, (y - rim) / (0.12 - rim)), 2)));
+                var at = At(part * wide * 0.95, y);
+                if (Math.Abs(part) > 1)
+                    continue;
+                if (scales == "knobbly")
+                    strokes.Add(Stroke.Area(Tint.GreyBrown, Curves.Circle(at, 0.05, steps: 8)));
+                else
+                    strokes.Add(Stroke.Line(StrokeKind.Hair, At(at.X - 0.05, at.Y), At(at.X, at.Y - 0.045), At(at.X + 0.05, at.Y)));
+            }
         if (scales == "fringed")
             for (var i = 0; i <= 12; i++)
                 strokes.Add(
@@ -536,14 +536,14 @@ internal static class Fruits
     {
         var strokes = new List<Stroke> { Stroke.Line(StrokeKind.Twig, At(0, 0.3), At(0, 0)) };
         for (var row = 0; row < 6; row++)
-        for (var i = 0; i < 3 + (row is 1 or 2 or 3 ? 1 : 0); i++)
-        {
-            var count = 3 + (row is 1 or 2 or 3 ? 1 : 0);
-            var at = At((i - (count - 1) / 2.0) * 0.2, -0.12 - 0.17 * row);
-            strokes.Add(
-                Stroke.Area(colour, At(at.X - 0.1, at.Y), At(at.X, at.Y + 0.1), At(at.X + 0.1, at.Y), At(at.X + 0.02, at.Y - 0.13))
-            );
-        }
+            for (var i = 0; i < 3 + (row is 1 or 2 or 3 ? 1 : 0); i++)
+            {
+                var count = 3 + (row is 1 or 2 or 3 ? 1 : 0);
+                var at = At((i - (count - 1) / 2.0) * 0.2, -0.12 - 0.17 * row);
+                strokes.Add(
+                    Stroke.Area(colour, At(at.X - 0.1, at.Y), At(at.X, at.Y + 0.1), At(at.X + 0.1, at.Y), At(at.X + 0.02, at.Y - 0.13))
+                );
+            }
         foreach (var (x, y) in new[] { (0.3, -0.5), (-0.26, -0.75), (0.16, -0.95) })
         {
             strokes.Add(Stroke.Line(StrokeKind.Hair, At(x * 0.8, y + 0.1), At(x * 1.15, y - 0.12)));

@@ -172,7 +172,7 @@ internal static class Twigs
                 Stroke.Line(StrokeKind.Vein, At(-0.05, 0.1), At(-0.14, 0.75))
             ),
             "one" => OnTwig(body),
-            "two" => OnTwig(body, Stroke.Line(StrokeKind.Stalk, Curves.Bend(At(0, 0.0), At(-0.08, 0.4), At(0, 0.94)))),
+            "two" => OnTwig(body, Bud(At(0.1, 0), 4, 0.9, 0.2, Tint.Brown)),
             _ => OnTwig([
                 body,
                 .. new[] { (0.2, 0.16), (0.2, -0.16), (0.42, 0.14), (0.42, -0.14), (0.64, 0.07) }.Select(scale =>
@@ -223,10 +223,10 @@ internal static class Twigs
         var count = hair switch
         {
             "dense" => 60,
-            "sparse" => 14,
+            "sparse" => 26,
             _ => 0,
         };
-        strokes.AddRange(Scatter.Lines(At(0, 0.42), 0.2, 0.36, count, hair == "dense" ? 0.14 : 0.1, 20));
+        strokes.AddRange(Scatter.Lines(At(0, 0.42), 0.2, 0.36, count, hair == "dense" ? 0.14 : 0.13, 20));
         return OnTwig(strokes);
     }
 
@@ -286,7 +286,7 @@ internal static class Twigs
                     )
                 );
             if (scars == "joined-by-line")
-                strokes.Add(Stroke.Line(StrokeKind.Stalk, At(-0.17, -0.02), At(0.17, -0.02)));
+                strokes.Add(Stroke.Area(Tint.Cream, At(-0.2, -0.05), At(0.2, -0.05), At(0.2, 0.02), At(-0.2, 0.02)));
         }
         return new Drawing(strokes);
     }

@@ -18,7 +18,7 @@ internal sealed class NexusReader(SourceFile source, CancellationToken cancel)
         if (words.Count == 0 || !words[0].Is("#NEXUS"))
             throw Wrong(1, "the file must begin with #NEXUS");
         var block = "";
-        for (var at = 1; at < words.Count; )
+        for (var at = 1; at < words.Count;)
         {
             var end = words.FindIndex(at, word => word.Is(";"));
             if (end < 0)
@@ -84,7 +84,7 @@ internal sealed class NexusReader(SourceFile source, CancellationToken cancel)
 
     private void Labels(List<NexusWord> command)
     {
-        for (var at = 1; at < command.Count; )
+        for (var at = 1; at < command.Count;)
         {
             var end = command.FindIndex(at, word => word.Is(","));
             if (end < 0)
@@ -100,7 +100,7 @@ internal sealed class NexusReader(SourceFile source, CancellationToken cancel)
 
     private void Matrix(List<NexusWord> command)
     {
-        for (var at = 1; at < command.Count; )
+        for (var at = 1; at < command.Count;)
         {
             var name = command[at++];
             var cells = new List<string>();
@@ -159,14 +159,14 @@ internal sealed class NexusReader(SourceFile source, CancellationToken cancel)
         foreach (var label in characters[character].States)
             states.Add(taken.Unique(Slugs.Of(label, "state")));
         foreach (var row in rows)
-        foreach (var symbol in Shown(row.Cells[character]))
-        {
-            var at = symbols.IndexOf(symbol, StringComparison.OrdinalIgnoreCase);
-            if (at < 0)
-                throw Wrong(row.Line, $"“{symbol}” is not among the symbols {symbols}");
-            while (states.Count <= at)
-                states.Add(taken.Unique($"state-{states.Count}"));
-        }
+            foreach (var symbol in Shown(row.Cells[character]))
+            {
+                var at = symbols.IndexOf(symbol, StringComparison.OrdinalIgnoreCase);
+                if (at < 0)
+                    throw Wrong(row.Line, $"“{symbol}” is not among the symbols {symbols}");
+                while (states.Count <= at)
+                    states.Add(taken.Unique($"state-{states.Count}"));
+            }
         return states.Count > 0 ? states : ["state-0"];
     }
 

@@ -142,7 +142,7 @@ internal sealed class CountColumn : Column
 
     private static IEnumerable<(int Low, int High)> InBands()
     {
-        for (var low = 1; low <= CountCharacter.Largest; )
+        for (var low = 1; low <= CountCharacter.Largest;)
         {
             var high = low < OneByOne ? low : Math.Min(CountCharacter.Largest, low + low / 6);
             yield return (low, high);

@@ -20,8 +20,8 @@ internal static class Tallies
     {
         var (chance, before) = (1.0, 0);
         for (var line = 0; line < chances.Length; line++)
-        for (var leaf = 0; leaf < tally.Of[line].Leaves; leaf++)
-            chance *= (alike * chances[line] + leaf) / (alike + before++);
+            for (var leaf = 0; leaf < tally.Of[line].Leaves; leaf++)
+                chance *= (alike * chances[line] + leaf) / (alike + before++);
         return Math.Max(chance, double.Epsilon * 1e100);
     }
 }

@@ -1,6 +1,6 @@
 using VerdantSieve.Core.Drawing;
 
-namespace VerdantSieve.Core.Measuring.Leaves;
+namespace VerdantSieve.Core.Leaves;
 
 /// <summary>The outline of a blade as it was traced, in centimetres, with the place where the stalk joins and the tip.</summary>
 public sealed class LeafOutline
@@ -11,7 +11,11 @@ public sealed class LeafOutline
     /// <summary>The most corners that are kept.</summary>
     public const int MostPoints = 4000;
 
-    private LeafOutline(IReadOnlyList<Point> points, Point foot, Point tip) => (Points, Foot, Tip) = (points, foot, tip);
+    private LeafOutline(IReadOnlyList<Point> points, Point foot, Point tip)
+    {
+        Points = points;
+        (Foot, Tip) = (foot, tip);
+    }
 
     /// <summary>The outline, closed, anticlockwise, from the place where the stalk joins; the stalk is no part of it.</summary>
     public IReadOnlyList<Point> Points { get; }

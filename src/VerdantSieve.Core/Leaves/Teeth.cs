@@ -1,6 +1,6 @@
 using VerdantSieve.Core.Drawing;
 
-namespace VerdantSieve.Core.Measuring.Leaves;
+namespace VerdantSieve.Core.Leaves;
 
 /// <summary>The teeth of an outline.</summary>
 /// <param name="Count">How many.</param>

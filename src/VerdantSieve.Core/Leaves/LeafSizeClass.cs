@@ -1,4 +1,4 @@
-namespace VerdantSieve.Core.Measuring.Leaves;
+namespace VerdantSieve.Core.Leaves;
 
 /// <summary>Classes of leaf area.</summary>
 /// <remarks>Raunkiaer’s classes with Webb’s notophyll between (L. J. Webb 1959, A physiognomic classification of Australian rain forests,

@@ -1,6 +1,6 @@
 using VerdantSieve.Core.Drawing;
 
-namespace VerdantSieve.Core.Measuring.Leaves;
+namespace VerdantSieve.Core.Leaves;
 
 /// <summary>Measures of closed outlines.</summary>
 public static class Polygon
@@ -56,8 +56,7 @@ public static class Polygon
             yy += (ay * ay + ay * by + by * by) * cross / 12;
             xy += (ax * by + 2 * ax * ay + 2 * bx * by + bx * ay) * cross / 24;
         }
-        (xx, yy, xy) = (xx / area, yy / area, xy / area);
-        var (middle, spread) = ((xx + yy) / 2, Math.Sqrt((xx - yy) * (xx - yy) / 4 + xy * xy));
+        var (middle, spread) = ((xx + yy) / area / 2, Math.Sqrt((xx - yy) * (xx - yy) / 4 + xy * xy) / Math.Abs(area));
         return (4 * Math.Sqrt(middle + spread), 4 * Math.Sqrt(Math.Max(0, middle - spread)));
     }
 

@@ -1,7 +1,7 @@
 using System.Globalization;
 using VerdantSieve.Core.Observing;
 
-namespace VerdantSieve.Core.Measuring.Leaves;
+namespace VerdantSieve.Core.Leaves;
 
 /// <summary>A reading that measured leaves propose, to take or to leave.</summary>
 /// <param name="Character">The character’s id.</param>
@@ -151,8 +151,15 @@ public static class LeafProposals
             );
         if (leaf.Hanging > 0.03)
             return ("heart", leaf.Hanging < 0.05, $"the sides hang {Say(100 * leaf.Hanging)} % of the length below the stalk");
-        var why = $"the base’s angle is {Say(Math.Round(leaf.BaseAngle))}°";
-        return leaf.BaseAngle < 95 ? ("wedge", leaf.BaseAngle > 82, why) : ("rounded", leaf.BaseAngle < 108, why);
+        // Straight sides are a fifth as wide a fifth of the way; round ones much wider, a cut-off base nearly as wide.
+        var fullness = leaf.Profile[0] / Math.Max(leaf.Profile[2], 0.01);
+        var why = $"close to the stalk it is {Say(Math.Round(100 * fullness))} % as wide as a quarter of the way up";
+        return fullness switch
+        {
+            < 0.45 => ("wedge", fullness > 0.38, why),
+            < 0.82 => ("rounded", fullness is < 0.5 or > 0.74, why),
+            _ => ("truncate", fullness < 0.88, why),
+        };
     }
 
     private static (string, bool, string) Margin(LeafMeasures leaf)

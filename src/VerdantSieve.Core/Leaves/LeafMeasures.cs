@@ -1,6 +1,6 @@
 using VerdantSieve.Core.Drawing;
 
-namespace VerdantSieve.Core.Measuring.Leaves;
+namespace VerdantSieve.Core.Leaves;
 
 /// <summary>What is measured of one blade.</summary>
 /// <remarks>Terms after B. Ellis et al. 2009, Manual of Leaf Architecture (from memory): angles of base and tip are taken at the stalk and

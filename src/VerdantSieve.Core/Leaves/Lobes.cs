@@ -1,6 +1,6 @@
 using VerdantSieve.Core.Drawing;
 
-namespace VerdantSieve.Core.Measuring.Leaves;
+namespace VerdantSieve.Core.Leaves;
 
 /// <summary>The lobes of an outline.</summary>
 /// <param name="Count">How many, the tip’s with them; 1 where the blade is not lobed.</param>
@@ -23,14 +23,7 @@ public sealed record Lobes(int Count, double Depth, bool IsPalmate, IReadOnlyLis
         var count = outline.Count;
         var top = new Point(0, 0.78 * length);
         // How far each place is from the midrib, or from its upper end.
-        double[] far =
-        [
-            .. outline.Select(p =>
-                p.Y > top.Y ? p.To(top)
-                : p.Y < 0 ? p.To(new Point(0, 0))
-                : Math.Abs(p.X)
-            ),
-        ];
+        double[] far = [.. outline.Select(place => Away(place, top))];
         var start = Enumerable.Range(0, count).MinBy(i => outline[i].To(new Point(0, 0)));
         var peaks = Peaks(far, start, 0.04 * width);
         var bays = new List<(Point Bay, double Depth, int Before, int After)>();
@@ -49,20 +42,25 @@ public sealed record Lobes(int Count, double Depth, bool IsPalmate, IReadOnlyLis
         if (bays.Count == 0)
             return new Lobes(1, 0, false, []);
         var palmate = IsSpread(outline, bays, length);
-        double[] depths = [.. bays.Select(bay => bay.Depth / (bay.Depth + Math.Max(0, Rest(bay.Bay, palmate, length)))).Order()];
+        double[] depths = [.. bays.Select(bay => bay.Depth / (bay.Depth + Math.Max(0, Rest(bay.Bay, palmate)))).Order()];
         return new Lobes(bays.Count + 1, depths[depths.Length / 2], palmate, [.. bays.Select(bay => bay.Bay)]);
     }
 
-    private static double Rest(Point bay, bool palmate, double length) =>
-        palmate ? bay.To(new Point(0, 0))
-        : bay.Y > length ? bay.X
-        : Math.Abs(bay.X);
+    private static double Away(Point place, Point top)
+    {
+        if (place.Y > top.Y)
+            return place.To(top);
+        return place.Y < 0 ? place.To(new Point(0, 0)) : Math.Abs(place.X);
+    }
+
+    private static double Rest(Point bay, bool palmate) => palmate ? bay.To(new Point(0, 0)) : Math.Abs(bay.X);
 
     // Peaks that stand out from what lies between them and a higher one by at least a height, in their order round from the start.
     private static List<int> Peaks(double[] far, int start, double least)
     {
         var found = new List<int>();
-        var (rising, candidate, low) = (true, start, far[start]);
+        var (rising, candidate) = (true, start);
+        var low = far[start];
         for (var step = 1; step <= far.Length; step++)
         {
             var i = start + step;
@@ -74,7 +72,8 @@ public sealed record Lobes(int Count, double Depth, bool IsPalmate, IReadOnlyLis
                 else if (far[candidate % far.Length] - value >= least)
                 {
                     found.Add(candidate % far.Length);
-                    (rising, low, candidate) = (false, value, i);
+                    (rising, candidate) = (false, i);
+                    low = value;
                 }
             }
             else if (value < low)
@@ -98,7 +97,8 @@ public sealed record Lobes(int Count, double Depth, bool IsPalmate, IReadOnlyLis
             // The lobe below a bay on the right, above it on the left.
             var isRight = bays[i].Bay.X > 0;
             var tip = outline[isRight ? bays[i].Before : bays[i].After];
-            var other = isRight ? (i > 0 ? bays[i - 1].Bay : new Point(0, 0)) : (i + 1 < bays.Count ? bays[i + 1].Bay : new Point(0, 0));
+            var beside = isRight ? i - 1 : i + 1;
+            var other = beside >= 0 && beside < bays.Count ? bays[beside].Bay : new Point(0, 0);
             var middle = bays[i].Bay.Toward(other, 0.5);
             if (Math.Abs(tip.X - middle.X) > 1e-6 && Math.Abs(tip.X) > 0.05 * length)
                 feet.Add(tip.Y - tip.X * (middle.Y - tip.Y) / (middle.X - tip.X));

@@ -1,0 +1,103 @@
+using System.Globalization;
+using VerdantSieve.Core;
+using VerdantSieve.Core.Leaves;
+using VerdantSieve.Core.Observing;
+
+namespace VerdantSieve.Web.Measuring;
+
+/// <summary>What was measured, with how each number was made.</summary>
+/// <param name="Leaves">Of each leaf.</param>
+/// <param name="Sample">Of all, where there are several: mean and spread.</param>
+/// <param name="Proposals">Readings to take or to leave.</param>
+public sealed record MeasureAnswer(
+    IReadOnlyList<IReadOnlyList<MeasureLine>> Leaves,
+    IReadOnlyList<MeasureLine> Sample,
+    IReadOnlyList<ProposalLine> Proposals
+)
+{
+    internal static MeasureAnswer Of(IReadOnlyList<LeafMeasures> leaves, double perCentimetre) =>
+        new([.. leaves.Select(leaf => Lines(leaf, perCentimetre))], Spread(leaves), [.. LeafProposals.Of(leaves).Select(ProposalLine.Of)]);
+
+    private static IReadOnlyList<MeasureLine> Lines(LeafMeasures leaf, double perCentimetre)
+    {
+        string Pixels(double centimetres) => $"{centimetres * perCentimetre:0} pixels ÷ {perCentimetre:0.0} to the centimetre";
+        // A pixel at each end, and a hundredth of the scale.
+        string Error(double centimetres) => $"± {Math.Max(0.05, 2 / perCentimetre + 0.01 * centimetres):0.0#} cm";
+        var square = perCentimetre * perCentimetre;
+        return
+        [
+            new("Length", $"{leaf.Length:0.0#} cm", $"{Pixels(leaf.Length)}, along the midrib, {Error(leaf.Length)}"),
+            new("Width", $"{leaf.Width:0.0#} cm", $"{Pixels(leaf.Width)}, across the midrib at the widest place, {Error(leaf.Width)}"),
+            new("Length over width", $"{leaf.Slenderness:0.0#}", $"{leaf.Length:0.0#} ÷ {leaf.Width:0.0#}"),
+            new("Widest at", $"{100 * leaf.Widest:0} % of its length", "the middle of where the width is within 1.5 % of the greatest"),
+            new(
+                "Area",
+                $"{leaf.Area:0.0} cm²",
+                $"{leaf.Area * square:0} square pixels ÷ {square:0}, {leaf.SizeClass.ToString().ToLowerInvariant()}"
+            ),
+            new("Way round", $"{leaf.Perimeter:0.0} cm", "teeth and lobes followed"),
+            new(
+                "Area ÷ (length × width)",
+                $"{leaf.Area / (leaf.Length * leaf.Width):0.00}",
+                "about two thirds in most unlobed blades (Montgomery’s rule)"
+            ),
+            new(
+                "Lobes",
+                $"{leaf.Lobes.Count}",
+                leaf.Lobes.Count > 1 ? $"bays {100 * leaf.Lobes.Depth:0} % of the way in" : "no bay deeper than 7.5 % of the width"
+            ),
+            new(
+                "Teeth",
+                $"{leaf.Teeth.Count}",
+                leaf.Teeth.Count > 0
+                    ? $"{leaf.Teeth.PerCentimetre:0.0#} to the centimetre, {10 * leaf.Teeth.Height:0.0} mm high"
+                    : "nothing stands out"
+            ),
+            new("Angle of the tip", $"{leaf.TipAngle:0}°", "between the lines to both margins a quarter of the length below"),
+            new(
+                "Angle of the base",
+                $"{leaf.BaseAngle:0}°",
+                "likewise a quarter of the length above; sides that hang below the stalk go round it"
+            ),
+            new("Halves at the base", $"{leaf.BaseAsymmetry:0.0#}", "the wider over the narrower, a quarter of the way up"),
+        ];
+    }
+
+    private static IReadOnlyList<MeasureLine> Spread(IReadOnlyList<LeafMeasures> leaves)
+    {
+        if (leaves.Count < 2)
+            return [];
+        return
+        [
+            Of("Length", leaf => leaf.Length, " cm"),
+            Of("Width", leaf => leaf.Width, " cm"),
+            Of("Length over width", leaf => leaf.Slenderness, ""),
+            Of("Area", leaf => leaf.Area, " cm²"),
+        ];
+
+        MeasureLine Of(string name, Func<LeafMeasures, double> of, string unit)
+        {
+            double[] values = [.. leaves.Select(of)];
+            var mean = values.Average();
+            var spread = Math.Sqrt(values.Sum(value => (value - mean) * (value - mean)) / (values.Length - 1));
+            return new(
+                name,
+                $"{mean:0.0#}{unit}",
+                string.Create(
+                    CultureInfo.InvariantCulture,
+                    $"mean of {values.Length}; standard deviation {spread:0.0#}; from {values.Min():0.0#} to {values.Max():0.0#}"
+                )
+            );
+        }
+    }
+}
+
+/// <summary>One number, with how it was made and what error it carries.</summary>
+public sealed record MeasureLine(string Name, string Value, string How);
+
+/// <summary>A reading that is proposed.</summary>
+public sealed record ProposalLine(string Character, IReadOnlyList<string> States, string? Text, string Certainty, string Why)
+{
+    internal static ProposalLine Of(LeafProposal proposal) =>
+        new(proposal.Character, proposal.States, proposal.Text, proposal.Certainty.Word(), proposal.Why);
+}
