@@ -67,8 +67,8 @@ internal static class Veins
                 continue;
             var end = start.Along(Point.Direction(56 - 16 * part), 0.985 * reach);
             // A straight vein runs into a tooth.
-            if (teeth.Count > 0 && teeth.MinBy(tip => tip.To(end)) is var tooth && tooth.To(end) < 0.05)
-                end = tooth.Toward(start, 0.03);
+            if (teeth.Count > 0 && teeth.MinBy(tip => tip.To(end)) is var tooth && tooth.To(end) < 0.085)
+                end = tooth.Toward(start, 0.02);
             var middle = start.Toward(end, 0.5);
             yield return Curves.Bend(start, middle with { Y = middle.Y - 0.03 * reach }, end, 5);
         }
