@@ -15,7 +15,7 @@ internal static class Veins
     private static IReadOnlyList<Point> Within(IReadOnlyList<Point> half, IReadOnlyList<Point> vein)
     {
         var inside = 1 + vein.Skip(1).SkipLast(1).TakeWhile(point => Curves.Holds(half, point)).Count();
-        return inside == vein.Count - 1 && Curves.Holds(half, vein[^2].Toward(vein[^1], 0.5)) ? vein : [.. vein.Take(inside)];
+        return inside == vein.Count - 1 && Curves.Holds(half, vein[^2].Toward(vein[^1], 0.1)) ? vein : [.. vein.Take(inside)];
     }
 
     private static IEnumerable<IReadOnlyList<Point>> All(LeafForm form, BladeSide side, IReadOnlyList<Point> teeth)
