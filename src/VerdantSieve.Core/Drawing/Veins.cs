@@ -8,14 +8,15 @@ internal static class Veins
     /// <param name="side">The half’s outline.</param>
     /// <param name="teeth">The tips of its teeth: straight veins end in them.</param>
     public static IEnumerable<IReadOnlyList<Point>> Of(LeafForm form, BladeSide side, IReadOnlyList<Point> teeth) =>
-        All(form, side, teeth).Select(vein => Within(side.Line, vein)).Where(vein => vein.Count > 1);
+        All(form, side, teeth).Select(vein => Within(side.Line, vein, teeth.Count > 0)).Where(vein => vein.Count > 1);
 
     // As far as it lies within the blade: in a bay a vein would run out of it. Its first point, on the midrib, and its last, in a tooth,
     // may lie on the edge.
-    private static IReadOnlyList<Point> Within(IReadOnlyList<Point> half, IReadOnlyList<Point> vein)
+    private static IReadOnlyList<Point> Within(IReadOnlyList<Point> half, IReadOnlyList<Point> vein, bool isToothed)
     {
         var inside = 1 + vein.Skip(1).SkipLast(1).TakeWhile(point => Curves.Holds(half, point)).Count();
-        return inside == vein.Count - 1 && Curves.Holds(half, vein[^2].Toward(vein[^1], 0.1)) ? vein : [.. vein.Take(inside)];
+        var ends = Curves.Holds(half, vein[^1]) || (isToothed && half.Min(edge => edge.To(vein[^1])) < 0.07);
+        return inside == vein.Count - 1 && ends ? vein : [.. vein.Take(inside)];
     }
 
     private static IEnumerable<IReadOnlyList<Point>> All(LeafForm form, BladeSide side, IReadOnlyList<Point> teeth)
