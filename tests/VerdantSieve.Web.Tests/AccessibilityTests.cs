@@ -27,6 +27,8 @@ public class AccessibilityTests(Application application)
         "/words?find=cuneate",
         "/doubles?region=ONT",
         "/plants?family=Betulaceae",
+        "/plants?genus=Acer&as=plates",
+        "/board?sample=12+x+7,+10+x+5+cm",
         "/beside?taxa=acer-platanoides&taxa=platanus-hispanica&taxa=acer-macrophyllum",
         "/look/lantern2",
         "/look/lantern5",

@@ -18,7 +18,9 @@ public class BoardJourneys(Application application)
         using var browser = application.Open(1280, 1000);
         LookJourneys.Start(browser, "on the board");
         var look = browser.At.Split('?')[0];
-        browser.Go($"/board?look={look.Split('/')[2]}");
+        browser.Go(look + "?ask=blade-length");
+        browser.Click("#question a[href^='/board']");
+        browser.Await(() => browser.Has("main.board"), "the board was not reached");
         Choose(browser, 1);
         var corners = Photographs.Take(1).Corners;
         for (var i = 0; i < 4; i++)

@@ -17,6 +17,9 @@ public interface ILookAddresses
     /// <summary>Plants side by side.</summary>
     string Beside { get; }
 
+    /// <summary>The measuring board, which gives what it measures to the look.</summary>
+    string Board { get; }
+
     /// <summary>The words of the flora.</summary>
     string Words { get; }
 

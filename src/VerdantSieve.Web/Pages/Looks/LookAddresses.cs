@@ -19,6 +19,9 @@ public sealed class LookAddresses(IUrlHelper url, Look look, OpenFlora open, IAn
     public string Beside => url.Page("/Plants/Beside")!;
 
     /// <inheritdoc/>
+    public string Board => url.Page("/Board", new { look = look.Id, flora = open.Named })!;
+
+    /// <inheritdoc/>
     public string Words => words;
 
     /// <inheritdoc/>
