@@ -7,6 +7,7 @@ using VerdantSieve.Core.Drawing.Plates;
 using VerdantSieve.Core.Measuring;
 using VerdantSieve.Core.Observing.Speech;
 using VerdantSieve.Core.Sieving;
+using VerdantSieve.Views.Drawings;
 
 namespace VerdantSieve.Views;
 
@@ -27,7 +28,7 @@ public sealed class OpenFlora
     // Worked out when first asked for; what comes of it is the same whoever asks.
     private readonly ConcurrentDictionary<ScientificName, IReadOnlyList<Taxon>> mostLike = new();
     private readonly ConcurrentDictionary<ScientificName, byte[]> drawings = new();
-    private readonly ConcurrentDictionary<ScientificName, byte[]> plates = new();
+    private readonly ConcurrentDictionary<ScientificName, KeptPlate> plates = new();
 
     /// <summary>Makes a flora ready.</summary>
     /// <param name="flora">The flora.</param>
@@ -119,9 +120,9 @@ public sealed class OpenFlora
     public byte[] Drawing(Taxon taxon, Func<LeafForm, byte[]> draw) =>
         drawings.GetOrAdd(taxon.Name, static (_, given) => given.draw(given.Drawn.FormOf(given.taxon)), (draw, Drawn, taxon));
 
-    /// <summary>The plate of a taxon as a file, made once.</summary>
-    public byte[] PlateFile(Taxon taxon, Func<Plate, byte[]> write) =>
-        plates.GetOrAdd(taxon.Name, static (_, given) => given.write(PlateComposer.Of(given.taxon, given.Drawn)), (write, Drawn, taxon));
+    /// <summary>The plate of a taxon as it is shown, made once.</summary>
+    public KeptPlate Plate(Taxon taxon) =>
+        plates.GetOrAdd(taxon.Name, static (_, given) => KeptPlate.Of(PlateComposer.Of(given.taxon, given.Drawn)), (Drawn, taxon));
 
     /// <summary>Taxa that go by the words, the nearest names first; where none does, those whose names are spelt nearly so, which is then
     /// said.</summary>

@@ -27,20 +27,20 @@ public class PictureTests
         var states = StateDrawings.All.Where(pair => pair.Character == character).Select(pair => pair.State).ToArray();
         var pictures = states.Select(state => Raster(StateDrawings.Of(character, state)!)).ToArray();
         for (var i = 0; i < states.Length; i++)
-            for (var j = i + 1; j < states.Length; j++)
+        for (var j = i + 1; j < states.Length; j++)
+        {
+            var (differ, covered) = (0, 0);
+            for (var k = 0; k < Size * Size; k++)
             {
-                var (differ, covered) = (0, 0);
-                for (var k = 0; k < Size * Size; k++)
-                {
-                    var (a, b) = (pictures[i][k], pictures[j][k]);
-                    if (a == Ground && b == Ground)
-                        continue;
-                    covered++;
-                    if (Math.Abs(a.Red - b.Red) + Math.Abs(a.Green - b.Green) + Math.Abs(a.Blue - b.Blue) > 30)
-                        differ++;
-                }
-                Assert.True(differ >= Told * covered, $"{character}: {states[i]} and {states[j]} differ in {differ} of {covered} pixels");
+                var (a, b) = (pictures[i][k], pictures[j][k]);
+                if (a == Ground && b == Ground)
+                    continue;
+                covered++;
+                if (Math.Abs(a.Red - b.Red) + Math.Abs(a.Green - b.Green) + Math.Abs(a.Blue - b.Blue) > 30)
+                    differ++;
             }
+            Assert.True(differ >= Told * covered, $"{character}: {states[i]} and {states[j]} differ in {differ} of {covered} pixels");
+        }
     }
 
     [Fact]
@@ -74,6 +74,8 @@ public class PictureTests
         Assert.Empty(PictureScale.Sheet(square, 21, 29.7).Faults);
         Assert.NotEmpty(PictureScale.Sheet([square[0], square[2], square[1], square[3]], 21, 29.7).Faults);
         Assert.NotEmpty(PictureScale.Sheet(square, 0, 29.7).Faults);
+        // So narrow that nothing would be left of it on the straightened picture.
+        Assert.NotEmpty(PictureScale.Sheet(square, 1000, 1.5).Faults);
         Assert.NotEmpty(PictureScale.Between(square[0], new Point(3, 0), 10).Faults);
         Assert.NotEmpty(PictureScale.Between(square[0], square[1], double.NaN).Faults);
         Assert.Empty(PictureScale.Between(square[0], square[1], 10).Faults);

@@ -94,7 +94,7 @@ public static class LeafProposals
 
     private static (string, bool, string) Depth(double depth)
     {
-        var why = $"bays go {Say(100 * depth)} % of the way in";
+        var why = $"bays go {Say(Math.Round(100 * depth))} % of the way in";
         return depth switch
         {
             < 0.33 => ("shallow", depth > 0.27, why),
@@ -106,7 +106,7 @@ public static class LeafProposals
     private static (string, bool, string) Shape(LeafMeasures leaf)
     {
         var (slender, widest) = (leaf.Slenderness, leaf.Widest);
-        var why = $"{Say(slender)} times as long as wide, widest at {Say(100 * widest)} % of its length";
+        var why = $"{Say(slender)} times as long as wide, widest at {Say(Math.Round(100 * widest))} % of its length";
         if (slender >= Linear)
             return ("linear", slender < 11, why);
         // Sides about parallel over the middle third and more.
@@ -150,7 +150,7 @@ public static class LeafProposals
                 $"one half is {Say(leaf.BaseAsymmetry)} times as wide as the other near the stalk"
             );
         if (leaf.Hanging > 0.03)
-            return ("heart", leaf.Hanging < 0.05, $"the sides hang {Say(100 * leaf.Hanging)} % of the length below the stalk");
+            return ("heart", leaf.Hanging < 0.05, $"the sides hang {Say(Math.Round(100 * leaf.Hanging))} % of the length below the stalk");
         // Straight sides are a fifth as wide a fifth of the way; round ones much wider, a cut-off base nearly as wide.
         var fullness = leaf.Profile[0] / Math.Max(leaf.Profile[2], 0.01);
         var why = $"close to the stalk it is {Say(Math.Round(100 * fullness))} % as wide as a quarter of the way up";

@@ -62,6 +62,14 @@ internal static class SizeGrammar
         .IgnoreThen(Blank)
         .Value(Superpower.Model.Unit.Value);
 
+    private static readonly TextParser<double> Mostly = Span.EqualTo("mostly")
+        .Try()
+        .Or(Span.EqualTo("mean").Try())
+        .Or(Span.EqualTo("typically").Try())
+        .Or(Span.EqualTo("usually"))
+        .IgnoreThen(Span.WhiteSpace)
+        .IgnoreThen(Number);
+
     // The unit may stand before the word, too: “5-9 cm, mostly 7”.
     private static readonly TextParser<(string? Unit, double Usual)> Usually = Pause.IgnoreThen(
         Mostly
@@ -69,15 +77,6 @@ internal static class SizeGrammar
             .Try()
             .Or(from unit in Unit from usual in Pause.IgnoreThen(Mostly) select ((string?)unit, usual))
     );
-
-    private static TextParser<double> Mostly =>
-        Span.EqualTo("mostly")
-            .Try()
-            .Or(Span.EqualTo("mean").Try())
-            .Or(Span.EqualTo("typically").Try())
-            .Or(Span.EqualTo("usually"))
-            .IgnoreThen(Span.WhiteSpace)
-            .IgnoreThen(Number);
 
     private static readonly TextParser<TypedSize> Size =
         from first in Number

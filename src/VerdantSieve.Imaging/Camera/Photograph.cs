@@ -33,15 +33,6 @@ public sealed record Shot
 /// <param name="Veins">Lines of veins.</param>
 public sealed record LeafOnSheet(IReadOnlyList<Point> Blade, IReadOnlyList<Point> Stalk, IReadOnlyList<IReadOnlyList<Point>> Veins)
 {
-    /// <summary>Its colour.</summary>
-    public byte Red { get; init; } = 92;
-
-    /// <summary>Its colour.</summary>
-    public byte Green { get; init; } = 128;
-
-    /// <summary>Its colour.</summary>
-    public byte Blue { get; init; } = 58;
-
     /// <summary>Lays a leaf as it was drawn on a sheet.</summary>
     /// <param name="leaf">A simple leaf.</param>
     /// <param name="bladeLength">Of the blade, in centimetres.</param>

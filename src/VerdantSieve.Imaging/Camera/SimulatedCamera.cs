@@ -17,6 +17,8 @@ public static class SimulatedCamera
     // The drawing before it is photographed: fine enough that the photograph is what limits.
     private const float Fine = 56;
 
+    private static readonly SKColor LeafGreen = new(92, 128, 58);
+
     /// <summary>Takes a picture.</summary>
     /// <param name="leaves">The leaves on the sheet.</param>
     /// <param name="shot">How it is taken.</param>
@@ -98,11 +100,11 @@ public static class SimulatedCamera
             canvas.Translate(9, 11);
             canvas.DrawPath(blade, shadow);
             canvas.Restore();
-            using var green = new SKPaint { Color = new SKColor(leaf.Red, leaf.Green, leaf.Blue), IsAntialias = true };
+            using var green = new SKPaint { Color = LeafGreen, IsAntialias = true };
             canvas.DrawPath(blade, green);
             using var line = new SKPaint
             {
-                Color = new SKColor(leaf.Red, leaf.Green, leaf.Blue),
+                Color = LeafGreen,
                 IsAntialias = true,
                 IsStroke = true,
                 StrokeWidth = 0.11f * Fine,
@@ -187,14 +189,14 @@ public static class SimulatedCamera
         var next = 0;
         var (width, height) = (bitmap.Width, bitmap.Height);
         for (var y = 0; y < height; y++)
-            for (var x = 0; x < width; x++)
-            {
-                // Darker towards the lower right, as beside a window.
-                var light = 1 - uneven * ((double)x / width + (double)y / height) / 2;
-                var grain = grains[next = next + 1 == grains.Length ? random.Next(64) : next + 1];
-                var at = pixels.Slice(4 * (y * width + x), 3);
-                for (var channel = 0; channel < 3; channel++)
-                    at[channel] = (byte)Math.Clamp(at[channel] * light + grain, 0, 255);
-            }
+        for (var x = 0; x < width; x++)
+        {
+            // Darker towards the lower right, as beside a window.
+            var light = 1 - uneven * ((double)x / width + (double)y / height) / 2;
+            var grain = grains[next = next + 1 == grains.Length ? random.Next(64) : next + 1];
+            var at = pixels.Slice(4 * (y * width + x), 3);
+            for (var channel = 0; channel < 3; channel++)
+                at[channel] = (byte)Math.Clamp(at[channel] * light + grain, 0, 255);
+        }
     }
 }

@@ -29,14 +29,12 @@ public static class LeafTracer
     /// <param name="scale">How large things on it are, in its own pixels.</param>
     /// <param name="cuts">Lines along which leaves that touch are parted, in the pixels of the picture that came out before; empty at
     /// first.</param>
-    /// <param name="progress">Told how far it has come: 0 to 1.</param>
     /// <param name="cancel">Stops it.</param>
     /// <returns>What was found; or what is wrong with the picture.</returns>
     public static Outcome<TracedPicture> Trace(
         ReadOnlySpan<byte> picture,
         PictureScale scale,
         IReadOnlyList<(CorePoint From, CorePoint To)>? cuts = null,
-        IProgress<double>? progress = null,
         CancellationToken cancel = default
     )
     {
@@ -46,19 +44,14 @@ public static class LeafTracer
         if (read.Empty())
             return Unreadable;
         cancel.ThrowIfCancellationRequested();
-        progress?.Report(0.15);
         using var straight = Straightened(read, scale, out var perCentimetre);
         cancel.ThrowIfCancellationRequested();
-        progress?.Report(0.35);
         using var mask = Mask(straight);
         foreach (var (from, to) in cuts ?? [])
             Cv2.Line(mask, ToCv(from), ToCv(to), Scalar.Black, 3, LineTypes.Link4);
         cancel.ThrowIfCancellationRequested();
-        progress?.Report(0.6);
         var leaves = Leaves(mask, cancel);
-        progress?.Report(0.9);
         Cv2.ImEncode(".jpg", straight, out var written, new ImageEncodingParam(ImwriteFlags.JpegQuality, 86));
-        progress?.Report(1);
         return new TracedPicture(written, straight.Width, straight.Height, perCentimetre, leaves);
     }
 
@@ -339,14 +332,14 @@ public static class LeafTracer
         var box = Cv2.BoundingRect(part);
         var (first, second) = (0f, 0f);
         for (var y = box.Top; y < box.Bottom; y++)
-            for (var x = box.Left; x < box.Right; x++)
-            {
-                var along = ((x - one.X) * ux + (y - one.Y) * uy) / length;
-                if (along is > 0.2 and < 0.35)
-                    first = Math.Max(first, depth.At<float>(y, x));
-                else if (along is > 0.65 and < 0.8)
-                    second = Math.Max(second, depth.At<float>(y, x));
-            }
+        for (var x = box.Left; x < box.Right; x++)
+        {
+            var along = ((x - one.X) * ux + (y - one.Y) * uy) / length;
+            if (along is > 0.2 and < 0.35)
+                first = Math.Max(first, depth.At<float>(y, x));
+            else if (along is > 0.65 and < 0.8)
+                second = Math.Max(second, depth.At<float>(y, x));
+        }
         return Math.Min(first, second) / Math.Max(Math.Max(first, second), 1e-3);
     }
 
@@ -355,17 +348,17 @@ public static class LeafTracer
     private static bool Touches(Mat opened, CvPoint p)
     {
         for (var y = -2; y <= 2; y++)
-            for (var x = -2; x <= 2; x++)
-                if (
-                    p.X + x is var i
-                    && p.Y + y is var j
-                    && i >= 0
-                    && j >= 0
-                    && i < opened.Width
-                    && j < opened.Height
-                    && opened.At<byte>(j, i) > 0
-                )
-                    return true;
+        for (var x = -2; x <= 2; x++)
+            if (
+                p.X + x is var i
+                && p.Y + y is var j
+                && i >= 0
+                && j >= 0
+                && i < opened.Width
+                && j < opened.Height
+                && opened.At<byte>(j, i) > 0
+            )
+                return true;
         return false;
     }
 

@@ -6,6 +6,10 @@ namespace VerdantSieve.Imaging.Tracing;
 /// <summary>How large things on a picture are. Places on a picture are in pixels from its upper left corner, y growing downward.</summary>
 public abstract record PictureScale
 {
+    // Of a sheet narrower than these nothing would be left on the straightened picture.
+    private const double LeastSide = 1;
+    private const double MostNarrow = 20;
+
     private PictureScale() { }
 
     /// <summary>Two places whose distance is known: on a ruler, or across a disc. The picture was taken from straight above.</summary>
@@ -30,8 +34,10 @@ public abstract record PictureScale
     {
         if (corners.Count != 4)
             return Fault.AtField("corners", null, "A sheet has four corners.");
-        if (!(width is > 0 and <= 1000 && height is > 0 and <= 1000))
-            return Fault.AtField("centimetres", null, "The sides are above 0 and at most 1000 cm.");
+        if (!(width is >= LeastSide and <= 1000 && height is >= LeastSide and <= 1000))
+            return Fault.AtField("centimetres", null, $"The sides are at least {LeastSide} and at most 1000 cm.");
+        if (Math.Max(width, height) > MostNarrow * Math.Min(width, height))
+            return Fault.AtField("centimetres", null, $"No side is more than {MostNarrow} times as long as the other.");
         // Going round, all turns are to the same side, or lines would cross.
         var turns = Enumerable
             .Range(0, 4)

@@ -38,7 +38,7 @@ public static class DrawingEndpoints
                 $"{DrawingAddresses.Plates}/{{slug}}.svg",
                 async (string slug, string? flora, FloraShelf shelf, HttpContext context) =>
                     await shelf.Take(flora) is { } open && open.FindBySlug(slug) is { } taxon
-                        ? File(context, open.PlateFile(taxon, plate => Encoding.UTF8.GetBytes(PlateSvg.File(plate))))
+                        ? File(context, open.Plate(taxon).File)
                         : Results.NotFound()
             )
             .ExcludeFromDescription();
@@ -61,7 +61,7 @@ public static class DrawingEndpoints
         var words = new SheetWords(
             taxon.Name.Text,
             string.Join(", ", taxon.CommonNames.Append(taxon.Family).OfType<string>()),
-            [.. taxon.Hazards.Select(hazard => $"{Say.Of(hazard.Kind)}. {hazard.Caution}")],
+            [.. taxon.Hazards.Select(hazard => $"Caution: {Say.Of(hazard.Kind)}. {hazard.Caution}")],
             [
                 taxon.Remember,
                 "Drawn from what the flora says of this kind: the usual leaf at the scale given, all else not to scale. "

@@ -1,7 +1,5 @@
-using System.Text.Json;
 using Microsoft.AspNetCore.Mvc;
 using VerdantSieve.Core;
-using VerdantSieve.Core.Drawing;
 using VerdantSieve.Imaging.Tracing;
 
 namespace VerdantSieve.Web.Measuring;
@@ -53,7 +51,7 @@ public static class BoardEndpoints
         {
             var cuts = ScaleForm.Cuts(form);
             var picture = bytes.GetBuffer().AsMemory(0, (int)bytes.Length);
-            var traced = await Task.Run(() => LeafTracer.Trace(picture.Span, scale, cuts, null, cancel), cancel);
+            var traced = await Task.Run(() => LeafTracer.Trace(picture.Span, scale, cuts, cancel), cancel);
             return traced.Has(out var found) ? Results.Json(TracedAnswer.Of(found)) : Refused(traced.Faults[0]);
         }
         finally

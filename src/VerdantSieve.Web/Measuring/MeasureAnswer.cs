@@ -1,6 +1,6 @@
-using System.Globalization;
 using VerdantSieve.Core;
 using VerdantSieve.Core.Leaves;
+using VerdantSieve.Core.Measuring;
 using VerdantSieve.Core.Observing;
 
 namespace VerdantSieve.Web.Measuring;
@@ -29,13 +29,13 @@ public sealed record MeasureAnswer(
             new("Length", $"{leaf.Length:0.0#} cm", $"{Pixels(leaf.Length)}, along the midrib, {Error(leaf.Length)}"),
             new("Width", $"{leaf.Width:0.0#} cm", $"{Pixels(leaf.Width)}, across the midrib at the widest place, {Error(leaf.Width)}"),
             new("Length over width", $"{leaf.Slenderness:0.0#}", $"{leaf.Length:0.0#} ÷ {leaf.Width:0.0#}"),
-            new("Widest at", $"{100 * leaf.Widest:0} % of its length", "the middle of where the width is within 1.5 % of the greatest"),
+            new("Widest place", $"{100 * leaf.Widest:0} % of its length", "the middle of where the width is within 1.5 % of the greatest"),
             new(
                 "Area",
                 $"{leaf.Area:0.0} cm²",
                 $"{leaf.Area * square:0} square pixels ÷ {square:0}, {leaf.SizeClass.ToString().ToLowerInvariant()}"
             ),
-            new("Way round", $"{leaf.Perimeter:0.0} cm", "teeth and lobes followed"),
+            new("Perimeter", $"{leaf.Perimeter:0.0} cm", "teeth and lobes followed"),
             new(
                 "Area ÷ (length × width)",
                 $"{leaf.Area / (leaf.Length * leaf.Width):0.00}",
@@ -53,13 +53,13 @@ public sealed record MeasureAnswer(
                     ? $"{leaf.Teeth.PerCentimetre:0.0#} to the centimetre, {10 * leaf.Teeth.Height:0.0} mm high"
                     : "nothing stands out"
             ),
-            new("Angle of the tip", $"{leaf.TipAngle:0}°", "between the lines to both margins a quarter of the length below"),
+            new("Tip angle", $"{leaf.TipAngle:0}°", "between the lines to both margins a quarter of the length below"),
             new(
-                "Angle of the base",
+                "Base angle",
                 $"{leaf.BaseAngle:0}°",
                 "likewise a quarter of the length above; sides that hang below the stalk go round it"
             ),
-            new("Halves at the base", $"{leaf.BaseAsymmetry:0.0#}", "the wider over the narrower, a quarter of the way up"),
+            new("Base asymmetry", $"{leaf.BaseAsymmetry:0.0#}", "the wider over the narrower, a quarter of the way up"),
         ];
     }
 
@@ -77,16 +77,11 @@ public sealed record MeasureAnswer(
 
         MeasureLine Of(string name, Func<LeafMeasures, double> of, string unit)
         {
-            double[] values = [.. leaves.Select(of)];
-            var mean = values.Average();
-            var spread = Math.Sqrt(values.Sum(value => (value - mean) * (value - mean)) / (values.Length - 1));
+            var sample = new Sample([.. leaves.Select(of)]);
             return new(
                 name,
-                $"{mean:0.0#}{unit}",
-                string.Create(
-                    CultureInfo.InvariantCulture,
-                    $"mean of {values.Length}; standard deviation {spread:0.0#}; from {values.Min():0.0#} to {values.Max():0.0#}"
-                )
+                $"{sample.Mean:0.0#}{unit}",
+                $"mean of {leaves.Count}; standard deviation {sample.Spread:0.0#}; from {sample.Least:0.0#} to {sample.Most:0.0#}"
             );
         }
     }

@@ -12,7 +12,14 @@ public static class Bounds
     public static readonly TimeSpan Patience = TimeSpan.FromSeconds(30);
 
     // What a busy person or a class behind one address does in a minute, several times over. Reading has no bound here.
-    private static readonly (string Path, int PerMinute)[] Posts = [("/desk/sign-in", 20), ("/desk/floras", 12), ("/", 60)];
+    private static readonly (string Path, int PerMinute)[] Posts =
+    [
+        ("/desk/sign-in", 20),
+        ("/desk/floras", 12),
+        ("/", 60),
+        ("/board/trace", 60),
+        ("/board/measure", 600),
+    ];
 
     private const string Look = "/look";
     private const int RecordedPerMinute = 600;

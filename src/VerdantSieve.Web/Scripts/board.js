@@ -77,7 +77,7 @@
       outline.addEventListener("pointerdown", (event) => bend(event, leaf));
       if (!leaf.out) {
         make("line", { class: "midrib", x1: leaf.foot[0], y1: leaf.foot[1], x2: leaf.tip[0], y2: leaf.tip[1] });
-        handle(leaf.foot, "foot", `foot of leaf ${i + 1}`, (to) => { leaf.foot = to; }, measure);
+        handle(leaf.foot, "foot", `base of leaf ${i + 1}`, (to) => { leaf.foot = to; }, measure);
         handle(leaf.tip, "tip", `tip of leaf ${i + 1}`, (to) => { leaf.tip = to; }, measure);
       }
       const middle = [0, 1].map((k) => leaf.outline.reduce((sum, p) => sum + p[k], 0) / leaf.outline.length);

@@ -40,7 +40,7 @@ public static class PlateComposer
         if (form.IsBroad)
             scale = Leaves(form, drawn.VariedFormsOf(taxon), taxon, seed, parts);
         else
-            Needles(form, seed, parts);
+            Needles(form, parts);
         Add(parts, PlateOrgan.Flower, FlowerBox, FlowersOf(form));
         Add(parts, PlateOrgan.Fruit, FruitBox, FruitsOf(Ripe(form, taxon)));
         if (form.Has("twig-colour") || form.Has("bud-form") || form.Has("armature") || form.Has("bud-scales"))
@@ -116,7 +116,7 @@ public static class PlateComposer
         return [(form, range.Low / middle), (form, Math.Min(range.High / middle, 1.5))];
     }
 
-    private static void Needles(LeafForm form, int seed, List<PlatePart> parts)
+    private static void Needles(LeafForm form, List<PlatePart> parts)
     {
         Add(parts, PlateOrgan.Leaf, LeafBox, ShootDrawing.Likeness(form));
         var details = new List<Drawing>();
@@ -181,7 +181,7 @@ public static class PlateComposer
         parts.Add(new PlatePart(organ, drawing, Standing(drawing, box, unit)));
     }
 
-    // On the foot of its box, in the middle.
+    // In the middle of its box.
     private static Placement Standing(Drawing drawing, Box box, double unit)
     {
         var (low, high) = drawing.Bounds();

@@ -1,9 +1,9 @@
 using Microsoft.AspNetCore.Mvc;
 using VerdantSieve.Core;
 using VerdantSieve.Core.Botany;
-using VerdantSieve.Core.Drawing.Plates;
 using VerdantSieve.Core.Measuring;
 using VerdantSieve.Core.Seasons;
+using VerdantSieve.Views.Drawings;
 using VerdantSieve.Web.Shared;
 
 namespace VerdantSieve.Web.Pages.Plants;
@@ -23,9 +23,8 @@ public sealed class PlantModel(FloraShelf shelf) : FloraPage(shelf)
     public Taxon Taxon { get; private set; } = null!;
 
     /// <summary>Its plate, and what is seen on it in words.</summary>
-    public Plate Plate => field ??= PlateComposer.Of(Taxon, Open.Drawn);
-    public string PlateWords =>
-        $"Plate of {Taxon.Name.Text}: {string.Join(", ", Plate.Parts.Select(part => Say.Of(part.Organ)).Distinct())}";
+    public KeptPlate Plate => Open.Plate(Taxon);
+    public string PlateWords => $"Plate of {Taxon.Name.Text}: {string.Join(", ", Plate.Organs.Select(Say.Of))}";
     public LengthStyle Style => Units.Of(Request);
 
     /// <summary>What is scored, by part of the plant.</summary>
