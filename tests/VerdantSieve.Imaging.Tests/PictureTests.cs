@@ -27,20 +27,20 @@ public class PictureTests
         var states = StateDrawings.All.Where(pair => pair.Character == character).Select(pair => pair.State).ToArray();
         var pictures = states.Select(state => Raster(StateDrawings.Of(character, state)!)).ToArray();
         for (var i = 0; i < states.Length; i++)
-        for (var j = i + 1; j < states.Length; j++)
-        {
-            var (differ, covered) = (0, 0);
-            for (var k = 0; k < Size * Size; k++)
+            for (var j = i + 1; j < states.Length; j++)
             {
-                var (a, b) = (pictures[i][k], pictures[j][k]);
-                if (a == Ground && b == Ground)
-                    continue;
-                covered++;
-                if (Math.Abs(a.Red - b.Red) + Math.Abs(a.Green - b.Green) + Math.Abs(a.Blue - b.Blue) > 30)
-                    differ++;
+                var (differ, covered) = (0, 0);
+                for (var k = 0; k < Size * Size; k++)
+                {
+                    var (a, b) = (pictures[i][k], pictures[j][k]);
+                    if (a == Ground && b == Ground)
+                        continue;
+                    covered++;
+                    if (Math.Abs(a.Red - b.Red) + Math.Abs(a.Green - b.Green) + Math.Abs(a.Blue - b.Blue) > 30)
+                        differ++;
+                }
+                Assert.True(differ >= Told * covered, $"{character}: {states[i]} and {states[j]} differ in {differ} of {covered} pixels");
             }
-            Assert.True(differ >= Told * covered, $"{character}: {states[i]} and {states[j]} differ in {differ} of {covered} pixels");
-        }
     }
 
     [Fact]

@@ -22,14 +22,14 @@ public sealed record SizeSample(Sample Lengths, Sample? Widths)
         var unit = typed[(typed.LastIndexOfAny([.. "0123456789"]) + 1)..].Trim();
         var (lengths, widths) = (new List<double>(), new List<double>());
         foreach (var leaf in leaves)
-        foreach (var (size, into) in leaf.Split('x', 2, StringSplitOptions.TrimEntries).Zip([lengths, widths]))
-        {
-            var text = size.Length > 0 && char.IsAsciiDigit(size[^1]) ? $"{size} {unit}" : size;
-            var read = QuantityParser.Parse(text, MeasureUnit.Centimetre);
-            if (!read.Has(out var quantity))
-                return read.Faults[0];
-            into.Add(quantity.Usual ?? (quantity.Low + quantity.High) / 2);
-        }
+            foreach (var (size, into) in leaf.Split('x', 2, StringSplitOptions.TrimEntries).Zip([lengths, widths]))
+            {
+                var text = size.Length > 0 && char.IsAsciiDigit(size[^1]) ? $"{size} {unit}" : size;
+                var read = QuantityParser.Parse(text, MeasureUnit.Centimetre);
+                if (!read.Has(out var quantity))
+                    return read.Faults[0];
+                into.Add(quantity.Usual ?? (quantity.Low + quantity.High) / 2);
+            }
         if (widths.Count > 0 && widths.Count != lengths.Count)
             return Fault.AtField("sample", typed, "Give a width for every leaf, such as 12 x 7, 9 x 6 cm, or for none.");
         return new SizeSample(new Sample(lengths), widths.Count > 0 ? new Sample(widths) : null);

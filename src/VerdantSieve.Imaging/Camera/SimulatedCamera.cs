@@ -189,14 +189,14 @@ public static class SimulatedCamera
         var next = 0;
         var (width, height) = (bitmap.Width, bitmap.Height);
         for (var y = 0; y < height; y++)
-        for (var x = 0; x < width; x++)
-        {
-            // Darker towards the lower right, as beside a window.
-            var light = 1 - uneven * ((double)x / width + (double)y / height) / 2;
-            var grain = grains[next = next + 1 == grains.Length ? random.Next(64) : next + 1];
-            var at = pixels.Slice(4 * (y * width + x), 3);
-            for (var channel = 0; channel < 3; channel++)
-                at[channel] = (byte)Math.Clamp(at[channel] * light + grain, 0, 255);
-        }
+            for (var x = 0; x < width; x++)
+            {
+                // Darker towards the lower right, as beside a window.
+                var light = 1 - uneven * ((double)x / width + (double)y / height) / 2;
+                var grain = grains[next = next + 1 == grains.Length ? random.Next(64) : next + 1];
+                var at = pixels.Slice(4 * (y * width + x), 3);
+                for (var channel = 0; channel < 3; channel++)
+                    at[channel] = (byte)Math.Clamp(at[channel] * light + grain, 0, 255);
+            }
     }
 }

@@ -332,14 +332,14 @@ public static class LeafTracer
         var box = Cv2.BoundingRect(part);
         var (first, second) = (0f, 0f);
         for (var y = box.Top; y < box.Bottom; y++)
-        for (var x = box.Left; x < box.Right; x++)
-        {
-            var along = ((x - one.X) * ux + (y - one.Y) * uy) / length;
-            if (along is > 0.2 and < 0.35)
-                first = Math.Max(first, depth.At<float>(y, x));
-            else if (along is > 0.65 and < 0.8)
-                second = Math.Max(second, depth.At<float>(y, x));
-        }
+            for (var x = box.Left; x < box.Right; x++)
+            {
+                var along = ((x - one.X) * ux + (y - one.Y) * uy) / length;
+                if (along is > 0.2 and < 0.35)
+                    first = Math.Max(first, depth.At<float>(y, x));
+                else if (along is > 0.65 and < 0.8)
+                    second = Math.Max(second, depth.At<float>(y, x));
+            }
         return Math.Min(first, second) / Math.Max(Math.Max(first, second), 1e-3);
     }
 
@@ -348,17 +348,17 @@ public static class LeafTracer
     private static bool Touches(Mat opened, CvPoint p)
     {
         for (var y = -2; y <= 2; y++)
-        for (var x = -2; x <= 2; x++)
-            if (
-                p.X + x is var i
-                && p.Y + y is var j
-                && i >= 0
-                && j >= 0
-                && i < opened.Width
-                && j < opened.Height
-                && opened.At<byte>(j, i) > 0
-            )
-                return true;
+            for (var x = -2; x <= 2; x++)
+                if (
+                    p.X + x is var i
+                    && p.Y + y is var j
+                    && i >= 0
+                    && j >= 0
+                    && i < opened.Width
+                    && j < opened.Height
+                    && opened.At<byte>(j, i) > 0
+                )
+                    return true;
         return false;
     }
 
