@@ -4,11 +4,13 @@ using Microsoft.EntityFrameworkCore;
 using VerdantSieve.Store.Curating;
 using VerdantSieve.Store.Floras;
 using VerdantSieve.Store.Looks;
+using VerdantSieve.Store.Notebooks;
+using VerdantSieve.Store.People;
 
 namespace VerdantSieve.Store;
 
-/// <summary>The database: floras with their changes, the notebook, and those who may change floras.</summary>
-public sealed class SieveContext(DbContextOptions<SieveContext> options) : IdentityDbContext<Curator>(options), IDataProtectionKeyContext
+/// <summary>The database: floras with their changes, notebooks, and those who have accounts.</summary>
+public sealed class SieveContext(DbContextOptions<SieveContext> options) : IdentityDbContext<Person>(options), IDataProtectionKeyContext
 {
     public DbSet<FloraRow> Floras => Set<FloraRow>();
     public DbSet<CharacterRow> Characters => Set<CharacterRow>();
@@ -17,6 +19,12 @@ public sealed class SieveContext(DbContextOptions<SieveContext> options) : Ident
     public DbSet<RevisionRow> Revisions => Set<RevisionRow>();
     public DbSet<LookRow> Looks => Set<LookRow>();
     public DbSet<LookStepRow> LookSteps => Set<LookStepRow>();
+    public DbSet<TreeRow> Trees => Set<TreeRow>();
+    public DbSet<OpinionRow> Opinions => Set<OpinionRow>();
+    public DbSet<OutingRow> Outings => Set<OutingRow>();
+    public DbSet<PictureRow> Pictures => Set<PictureRow>();
+    public DbSet<LetterRow> Letters => Set<LetterRow>();
+    public DbSet<ShareRow> Shares => Set<ShareRow>();
     public DbSet<ImportRow> Imports => Set<ImportRow>();
 
     /// <summary>The keys that cookies and forms are sealed with, so that every process on this database reads them.</summary>
@@ -81,10 +89,48 @@ public sealed class SieveContext(DbContextOptions<SieveContext> options) : Ident
             import.Property(row => row.Faults).HasColumnType("jsonb");
             import.HasIndex(row => row.Begun);
         });
+        model.Entity<TreeRow>(tree =>
+        {
+            tree.HasKey(row => row.Id);
+            tree.HasIndex(row => new { row.Owner, row.Discarded });
+            tree.Property(row => row.Details).AsJson().HasDefaultValueSql("'{}'::jsonb");
+            tree.Property(row => row.Before).AsJson();
+        });
+        model.Entity<OpinionRow>(line =>
+        {
+            line.HasKey(row => row.Id);
+            line.Property(row => row.Kind).HasConversion<string>();
+            line.Property(row => row.Qualifier).HasConversion<string>();
+            line.HasOne<TreeRow>().WithMany().HasForeignKey(row => row.TreeId).OnDelete(DeleteBehavior.Cascade);
+            line.HasOne<LookRow>().WithMany().HasForeignKey(row => row.LookId).OnDelete(DeleteBehavior.SetNull);
+        });
+        model.Entity<OutingRow>(outing =>
+        {
+            outing.HasKey(row => row.Id);
+            outing.HasIndex(row => row.Owner);
+            outing.Property(row => row.Track).AsJson();
+        });
+        model.Entity<PictureRow>(picture =>
+        {
+            picture.HasKey(row => row.Id);
+            picture.HasIndex(row => row.LookId);
+            picture.Property(row => row.Taken).HasColumnType("timestamp without time zone");
+            picture.HasOne<LookRow>().WithMany().HasForeignKey(row => row.LookId).OnDelete(DeleteBehavior.Cascade);
+        });
+        model.Entity<LetterRow>().HasKey(row => row.Id);
+        model.Entity<ShareRow>(share =>
+        {
+            share.HasKey(row => new { row.Owner, row.With });
+            share.Property(row => row.May).HasConversion<string>();
+            share.HasOne<Person>().WithMany().HasForeignKey(row => row.Owner).OnDelete(DeleteBehavior.Cascade);
+            share.HasOne<Person>().WithMany().HasForeignKey(row => row.With).OnDelete(DeleteBehavior.Cascade);
+        });
         model.Entity<LookRow>(look =>
         {
             look.HasKey(row => row.Id);
             look.HasIndex(row => new { row.Discarded, row.Date });
+            look.HasOne<TreeRow>().WithMany().HasForeignKey(row => row.TreeId).OnDelete(DeleteBehavior.Cascade);
+            look.HasOne<OutingRow>().WithMany().HasForeignKey(row => row.OutingId).OnDelete(DeleteBehavior.SetNull);
         });
         model.Entity<LookStepRow>(step =>
         {

@@ -67,6 +67,9 @@ public static class Say
     /// <summary>A date such as 14 June 2026.</summary>
     public static string Date(DateOnly date) => date.ToString("d MMMM yyyy", CultureInfo.InvariantCulture);
 
+    /// <summary>A day as people write it.</summary>
+    public static string Date(NodaTime.LocalDate date) => Date(date.ToDateOnly());
+
     /// <summary>A number for a style sheet.</summary>
     public static string Number(double value) => value.ToString("0.##", CultureInfo.InvariantCulture);
 

@@ -1,7 +1,10 @@
 using Microsoft.AspNetCore.Hosting.Server;
 using Microsoft.AspNetCore.Hosting.Server.Features;
 using Microsoft.Extensions.Diagnostics.HealthChecks;
+using NodaTime;
+using VerdantSieve.Store;
 using VerdantSieve.Store.Looks;
+using VerdantSieve.Web.People;
 
 namespace VerdantSieve.Web;
 
@@ -13,6 +16,8 @@ public sealed class PageWarmer(
     IServiceScopeFactory scopes,
     FloraShelf shelf,
     LinkGenerator links,
+    Settings settings,
+    IClock clock,
     ILogger<PageWarmer> log
 ) : BackgroundService, IHealthCheck
 {
@@ -79,7 +84,10 @@ public sealed class PageWarmer(
     private async Task<List<(string Address, bool Part)>> Pages(CancellationToken cancel)
     {
         await using var scope = scopes.CreateAsyncScope();
-        var looks = await scope.ServiceProvider.GetRequiredService<LookBook>().List(cancel: cancel);
+        // On a machine of one's own there are looks that are open to whoever asks from it, as this does.
+        var looks = settings.OnePerson
+            ? await new LookBook(scope.ServiceProvider.GetRequiredService<SieveContext>(), clock, Readers.Machine(settings)).List(cancel: cancel)
+            : [];
         var kinds = shelf.Shipped.Flora.Characters.DistinctBy(character => character.GetType()).Select(character => character.Id);
         return
         [

@@ -2,6 +2,7 @@ using Serilog;
 using VerdantSieve.Web;
 using VerdantSieve.Web.Api;
 using VerdantSieve.Web.Curating;
+using VerdantSieve.Web.People;
 using VerdantSieve.Web.Safety;
 
 var builder = WebApplication.CreateBuilder(args);
@@ -25,7 +26,7 @@ builder.WebHost.ConfigureKestrel(kestrel =>
 });
 builder.Services.AddStore(settings);
 builder.Services.AddFloras(flora);
-builder.Services.AddCurators();
+builder.Services.AddPeople();
 builder.Services.AddPages();
 builder.Services.AddHosts(settings);
 builder.Services.AddBounds(settings);
@@ -33,7 +34,7 @@ builder.Services.AddBounds(settings);
 var app = builder.Build();
 await using (var scope = app.Services.CreateAsyncScope())
 {
-    await DemoCurators.Ensure(scope.ServiceProvider);
+    await DemoPeople.Ensure(scope.ServiceProvider);
     if (args is ["--curators", .. var asked])
         return await CuratorDesk.Run(scope.ServiceProvider, asked, Console.In, Console.Out, Console.Error);
 }

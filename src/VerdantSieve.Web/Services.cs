@@ -9,10 +9,13 @@ using Serilog.Events;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Store;
 using VerdantSieve.Store.Curating;
+using VerdantSieve.Store.Notebooks;
+using VerdantSieve.Store.People;
 using VerdantSieve.Store.Floras;
 using VerdantSieve.Store.Looks;
 using VerdantSieve.Web.Api;
 using VerdantSieve.Web.Curating;
+using VerdantSieve.Web.People;
 using VerdantSieve.Web.Safety;
 
 namespace VerdantSieve.Web;
@@ -54,6 +57,9 @@ public static class Services
         services.AddSingleton<IClock>(SystemClock.Instance);
         services.AddDbContextPool<SieveContext>(options => SieveContext.Configure(options, settings.Database));
         services.AddScoped<LookBook>();
+        services.AddScoped<TreeBook>();
+        services.AddScoped<OpinionBook>();
+        services.AddScoped<AccountBook>();
         services.AddScoped<RevisionBook>();
         services.AddScoped<FloraLoader>();
         services.AddScoped<FloraLibrary>();
@@ -80,11 +86,11 @@ public static class Services
         services.AddHealthChecks().AddCheck<PageWarmer>("pages");
     }
 
-    /// <summary>Adds those who may change floras.</summary>
-    public static void AddCurators(this IServiceCollection services)
+    /// <summary>Adds accounts, and what each may do.</summary>
+    public static void AddPeople(this IServiceCollection services)
     {
         services
-            .AddIdentity<Curator, IdentityRole>(options =>
+            .AddIdentity<Person, IdentityRole>(options =>
             {
                 options.Password.RequiredLength = 12;
                 options.Password.RequireNonAlphanumeric = false;
@@ -93,17 +99,23 @@ public static class Services
                 options.Lockout.AllowedForNewUsers = false;
             })
             .AddEntityFrameworkStores<SieveContext>()
-            .AddClaimsPrincipalFactory<CuratorClaims>()
+            .AddClaimsPrincipalFactory<PersonClaims>()
             .AddDefaultTokenProviders();
+        services.AddReaders();
+        services.AddScoped<IPost>(provider =>
+            provider.GetRequiredService<Settings>() is { MailServer: { } server, MailFrom: var from }
+                ? new MailPost(server, from)
+                : ActivatorUtilities.CreateInstance<OutboxPost>(provider)
+        );
         services.AddAuthorization(CuratorAccess.AddPolicies);
         services.AddSingleton<SignInDelays>();
         // Who was signed out elsewhere, or taken off, is signed out with the next page.
         services.Configure<SecurityStampValidatorOptions>(options => options.ValidationInterval = TimeSpan.Zero);
         services.ConfigureApplicationCookie(options =>
         {
-            options.LoginPath = options.AccessDeniedPath = "/desk/sign-in";
+            options.LoginPath = options.AccessDeniedPath = "/sign-in";
             options.ReturnUrlParameter = "back";
-            options.Cookie.Name = "curator";
+            options.Cookie.Name = "person";
             options.Cookie.SameSite = SameSiteMode.Lax;
             options.Cookie.SecurePolicy = CookieSecurePolicy.SameAsRequest;
             options.ExpireTimeSpan = TimeSpan.FromDays(14);

@@ -5,6 +5,7 @@ using VerdantSieve.Core.Formats;
 using VerdantSieve.Store.Demo;
 using VerdantSieve.Store.Floras;
 using VerdantSieve.Store.Looks;
+using VerdantSieve.Store.Notebooks;
 using Xunit;
 
 namespace VerdantSieve.Store.Tests;
@@ -103,7 +104,7 @@ public class FloraLoaderTests(TestDatabase store) : IDisposable
         var demo = new DemoLooks(database, flora);
         await demo.LoadOnce();
         await demo.LoadOnce();
-        var book = new LookBook(database, SystemClock.Instance);
+        var book = new LookBook(database, SystemClock.Instance, new Reader([DemoReserve.Walker], null, ""));
         var looks = await database.Looks.CountAsync(look => look.IsDemo);
         Assert.True(looks >= 8);
 

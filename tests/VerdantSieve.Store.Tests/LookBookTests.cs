@@ -1,6 +1,7 @@
 using NodaTime;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Store.Looks;
+using VerdantSieve.Store.Notebooks;
 using Xunit;
 
 namespace VerdantSieve.Store.Tests;
@@ -37,9 +38,9 @@ public class LookBookTests(TestDatabase store)
             Determined = new SavedDetermination("Acer", Core.Botany.TaxonRank.Genus, 0.97, "A maple.", 1, new DateOnly(2026, 6, 14)),
         };
         await using var database = store.Open();
-        var id = (await new LookBook(database, SystemClock.Instance).Start("temperate-trees", content)).Id;
+        var id = (await new LookBook(database, SystemClock.Instance, Reader.Here).Start("temperate-trees", content)).Id;
         await using var later = store.Open();
-        var found = (await new LookBook(later, SystemClock.Instance).Find(id))!.Content;
+        var found = (await new LookBook(later, SystemClock.Instance, Reader.Here).Find(id))!.Content;
         Assert.Equal(content with { Readings = [] }, found with { Readings = [] });
         Assert.Equal(content.Readings, found.Readings);
     }
@@ -48,7 +49,7 @@ public class LookBookTests(TestDatabase store)
     public async Task Every_change_can_be_undone_and_done_again()
     {
         await using var database = store.Open();
-        var book = new LookBook(database, SystemClock.Instance);
+        var book = new LookBook(database, SystemClock.Instance, Reader.Here);
         var id = (await book.Start("temperate-trees", Begun)).Id;
         await book.Change(id, "first", c => c with { Notes = "one" });
         var changed = await book.Change(id, "second", c => c with { Notes = "two" });
@@ -69,7 +70,7 @@ public class LookBookTests(TestDatabase store)
     public async Task What_is_sent_twice_changes_the_look_once()
     {
         await using var database = store.Open();
-        var book = new LookBook(database, SystemClock.Instance);
+        var book = new LookBook(database, SystemClock.Instance, Reader.Here);
         var id = (await book.Start("temperate-trees", Begun)).Id;
         var sent = Guid.NewGuid();
         LookContent More(LookContent content) => content with { Notes = content.Notes + "x" };
@@ -84,7 +85,7 @@ public class LookBookTests(TestDatabase store)
     public async Task Undo_takes_back_the_step_that_was_seen_and_no_other()
     {
         await using var database = store.Open();
-        var book = new LookBook(database, SystemClock.Instance);
+        var book = new LookBook(database, SystemClock.Instance, Reader.Here);
         var id = (await book.Start("temperate-trees", Begun)).Id;
         var seen = (await book.Change(id, "seen", c => c with { Notes = "seen" }))!;
         await book.Change(id, "elsewhere", c => c with { Notes = "elsewhere" });
@@ -97,7 +98,7 @@ public class LookBookTests(TestDatabase store)
     public async Task A_change_that_changes_nothing_is_no_step()
     {
         await using var database = store.Open();
-        var book = new LookBook(database, SystemClock.Instance);
+        var book = new LookBook(database, SystemClock.Instance, Reader.Here);
         var id = (await book.Start("temperate-trees", Begun)).Id;
         Assert.Equal(0, (await book.Change(id, "nothing", _ => null))!.Step);
         Assert.Equal(1, (await book.Change(id, "something", content => content))!.Step);
@@ -107,7 +108,7 @@ public class LookBookTests(TestDatabase store)
     public async Task So_many_steps_are_kept_and_the_oldest_go()
     {
         await using var database = store.Open();
-        var book = new LookBook(database, SystemClock.Instance);
+        var book = new LookBook(database, SystemClock.Instance, Reader.Here);
         var id = (await book.Start("temperate-trees", Begun)).Id;
         for (var step = 1; step <= LookBook.MostSteps + 3; step++)
             await book.Change(id, $"step {step}", c => c with { Notes = $"{step}" });
@@ -126,7 +127,7 @@ public class LookBookTests(TestDatabase store)
     public async Task What_is_no_id_finds_nothing(string id)
     {
         await using var database = store.Open();
-        var book = new LookBook(database, SystemClock.Instance);
+        var book = new LookBook(database, SystemClock.Instance, Reader.Here);
         Assert.Null(await book.Find(id));
         Assert.Null(await book.FloraOf(id));
         Assert.Null(await book.Change(id, "x", content => content));
@@ -138,7 +139,7 @@ public class LookBookTests(TestDatabase store)
     public async Task A_new_change_forgets_what_was_undone()
     {
         await using var database = store.Open();
-        var book = new LookBook(database, SystemClock.Instance);
+        var book = new LookBook(database, SystemClock.Instance, Reader.Here);
         var id = (await book.Start("temperate-trees", Begun)).Id;
         await book.Change(id, "first", c => c with { Notes = "one" });
         await book.Move(id, -1);
@@ -151,28 +152,28 @@ public class LookBookTests(TestDatabase store)
     public async Task Two_changes_at_once_are_both_kept()
     {
         await using var database = store.Open();
-        var id = (await new LookBook(database, SystemClock.Instance).Start("temperate-trees", Begun)).Id;
+        var id = (await new LookBook(database, SystemClock.Instance, Reader.Here).Start("temperate-trees", Begun)).Id;
         await Task.WhenAll(
             Enumerable
                 .Range(0, 8)
                 .Select(async i =>
                 {
                     await using var own = store.Open();
-                    await new LookBook(own, SystemClock.Instance).Change(
+                    await new LookBook(own, SystemClock.Instance, Reader.Here).Change(
                         id,
                         $"reading {i}",
                         c => c with { Readings = [.. c.Readings, new RawReading($"character-{i}") { Unknown = true }] }
                     );
                 })
         );
-        Assert.Equal(8, (await new LookBook(database, SystemClock.Instance).Find(id))!.Content.Readings.Count);
+        Assert.Equal(8, (await new LookBook(database, SystemClock.Instance, Reader.Here).Find(id))!.Content.Readings.Count);
     }
 
     [Fact]
     public async Task A_look_thrown_away_leaves_the_list_and_can_be_brought_back()
     {
         await using var database = store.Open();
-        var book = new LookBook(database, SystemClock.Instance);
+        var book = new LookBook(database, SystemClock.Instance, Reader.Here);
         var id = (await book.Start("temperate-trees", Begun)).Id;
         Assert.True(await book.Discard(id, true));
         Assert.DoesNotContain(await book.List(), entry => entry.Id == id);
@@ -185,7 +186,7 @@ public class LookBookTests(TestDatabase store)
     public async Task Where_looks_with_readings_are_asked_for_newer_ones_without_do_not_stand_in_their_way()
     {
         await using var database = store.Open();
-        var book = new LookBook(database, SystemClock.Instance);
+        var book = new LookBook(database, SystemClock.Instance, Reader.Here);
         var read = (await book.Start("only-read", Begun with { Readings = [new RawReading("smell") { Unknown = true }] })).Id;
         var empty = (await book.Start("only-read", Begun)).Id;
         Assert.Equal([read], (await book.List("only-read", take: 1, read: true)).Select(entry => entry.Id));
@@ -196,7 +197,7 @@ public class LookBookTests(TestDatabase store)
     public async Task An_id_that_is_not_there_changes_nothing()
     {
         await using var database = store.Open();
-        var book = new LookBook(database, SystemClock.Instance);
+        var book = new LookBook(database, SystemClock.Instance, Reader.Here);
         Assert.Null(await book.Find("nowhere2"));
         Assert.Null(await book.Change("nowhere2", "x", c => c));
         Assert.Null(await book.Move("nowhere2", -1));

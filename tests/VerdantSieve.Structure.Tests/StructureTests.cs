@@ -18,6 +18,8 @@ public partial class StructureTests
         "Observing",
         "Sieving",
         "Looking",
+        "Trees",
+        "Planning",
         "Drawing",
         "Leaves",
         "Formats",

@@ -21,7 +21,7 @@ public class AccessibilityTests(Application application)
         "/desk",
         "/desk/report",
         "/desk/history",
-        "/desk/sign-in",
+        "/sign-in",
         "/desk/floras",
         "/desk/coverage?country=GRB",
         "/words?find=cuneate",

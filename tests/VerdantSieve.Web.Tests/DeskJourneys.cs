@@ -92,11 +92,11 @@ public class DeskJourneys(Application application)
             Assert.Equal(HttpStatusCode.OK, (await application.Http.GetAsync(open)).StatusCode);
         var closed = await application.Http.GetAsync("/desk/taxon/betula-lenta");
         Assert.Equal(HttpStatusCode.Redirect, closed.StatusCode);
-        Assert.StartsWith("/desk/sign-in", closed.Headers.Location!.OriginalString);
+        Assert.StartsWith("/sign-in", closed.Headers.Location!.OriginalString);
         // Where to go after signing in is never another site.
         Assert.DoesNotContain(
             "name=\"back\" value=\"https",
-            await application.Http.GetStringAsync("/desk/sign-in?back=https://elsewhere.example/")
+            await application.Http.GetStringAsync("/sign-in?back=https://elsewhere.example/")
         );
     }
 
@@ -157,7 +157,7 @@ public class DeskJourneys(Application application)
     public async Task A_keeper_makes_a_flora_takes_it_out_brings_it_in_again_and_puts_two_together()
     {
         using var browser = application.Open();
-        browser.Go("/desk/sign-in?back=/desk/floras");
+        browser.Go("/sign-in?back=/desk/floras");
         SignIn(browser, "ewan");
         browser.Await(() => browser.Has("form[action$='handler=Make']"), "a keeper can’t make a flora");
         void Fill(string form, string field, string value)
@@ -222,7 +222,7 @@ public class DeskJourneys(Application application)
     public async Task An_own_flora_is_browsed_keyed_with_and_mended_and_its_looks_outlive_it()
     {
         using var browser = application.Open();
-        browser.Go("/desk/sign-in?back=/desk/floras");
+        browser.Go("/sign-in?back=/desk/floras");
         SignIn(browser, "ewan");
         browser.Await(() => browser.Has("form[action$='handler=Make']"), "a keeper can’t make a flora");
         foreach (var (field, value) in new[] { ("id", "test-oaks"), ("title", "Oaks of the Lantern Hills"), ("genera", "Quercus") })
@@ -295,7 +295,7 @@ public class DeskJourneys(Application application)
 
     internal static void SignIn(Browser browser, string name)
     {
-        browser.Await(() => browser.At.StartsWith("/desk/sign-in"), "no page to sign in");
+        browser.Await(() => browser.At.StartsWith("/sign-in"), "no page to sign in");
         browser.Driver.FindElements(By.CssSelector("form.demo button")).First(button => button.Text.EndsWith(name)).Click();
     }
 

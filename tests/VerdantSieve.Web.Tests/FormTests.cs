@@ -3,6 +3,7 @@ using System.Text.RegularExpressions;
 using NodaTime;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Store.Looks;
+using VerdantSieve.Store.Notebooks;
 using Xunit;
 
 namespace VerdantSieve.Web.Tests;
@@ -49,7 +50,7 @@ public partial class FormTests(Application application)
     {
         var answer = await Post(address, handler, ("id", "1"));
         Assert.Equal(HttpStatusCode.Redirect, answer.Status);
-        Assert.Contains("/desk/sign-in", answer.Location);
+        Assert.Contains("/sign-in", answer.Location);
         Assert.Equal(HttpStatusCode.OK, (await application.Http.GetAsync(address)).StatusCode);
     }
 
@@ -64,13 +65,13 @@ public partial class FormTests(Application application)
     private async Task<string> Begin(LookContent content)
     {
         await using var database = application.OpenDatabase();
-        return (await new LookBook(database, SystemClock.Instance).Start("temperate-trees", content)).Id;
+        return (await new LookBook(database, SystemClock.Instance, Reader.Here).Start("temperate-trees", content)).Id;
     }
 
     private async Task<LookContent> Kept(string id)
     {
         await using var database = application.OpenDatabase();
-        return (await new LookBook(database, SystemClock.Instance).Find(id))!.Content;
+        return (await new LookBook(database, SystemClock.Instance, Reader.Here).Find(id))!.Content;
     }
 
     // Takes the token of the page, as a browser would, and sends the form with it.

@@ -8,4 +8,11 @@ namespace VerdantSieve.Core.Looking;
 /// <param name="Undoes">What undo would take back; null where there is nothing.</param>
 /// <param name="Redoes">What redo would do again; null where there is nothing.</param>
 /// <param name="IsDiscarded">Whether it was thrown away.</param>
-public sealed record Look(string Id, string FloraId, LookContent Content, int Step, string? Undoes, string? Redoes, bool IsDiscarded);
+public sealed record Look(string Id, string FloraId, LookContent Content, int Step, string? Undoes, string? Redoes, bool IsDiscarded)
+{
+    /// <summary>The tree it is a visit to.</summary>
+    public string TreeId { get; init; } = Id;
+
+    /// <summary>The other visits to the same tree, oldest first.</summary>
+    public IReadOnlyList<Visit> Others { get; init; } = [];
+}

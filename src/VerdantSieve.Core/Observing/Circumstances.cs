@@ -25,6 +25,9 @@ public sealed record Circumstances
     /// <summary>Young or full grown.</summary>
     public Age? Age { get; init; }
 
+    /// <summary>Its sex, where that is known of a kind whose sexes stand apart.</summary>
+    public PlantSex? Sex { get; init; }
+
     /// <summary>How far the plant is with its leaves, where that was said; else date and place tell.</summary>
     public LeafStage? Stage { get; init; }
 }

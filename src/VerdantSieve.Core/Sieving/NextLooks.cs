@@ -1,4 +1,5 @@
 using System.Numerics.Tensors;
+using NodaTime;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Core.Sieving.Columns;
@@ -36,11 +37,20 @@ internal sealed class NextLooks
     private readonly Candidate[] hurting;
     private readonly bool keepAway;
 
+    /// <param name="weighed">The question.</param>
     public NextLooks(Weighed weighed)
+        : this(weighed, weighed.When, weighed.Question.Circumstances.Date) { }
+
+    /// <param name="weighed">The question.</param>
+    /// <param name="when">The day of the looks, where it is another than that of the question.</param>
+    /// <param name="today">The same as a date; null where none is known.</param>
+    public NextLooks(Weighed weighed, SiteAndDay when, LocalDate? today)
     {
-        (table, when) = (weighed.Table, weighed.When);
+        table = weighed.Table;
+        this.when = when;
         room = new double[table.Rows.Count];
-        var readings = weighed.Question.Readings;
+        // Whether there are flowers or fruit is asked anew on another day.
+        Reading[] readings = [.. weighed.Question.Readings.Where(reading => IsOfToday(reading, today))];
         foreach (var reading in readings)
             observed.TryAdd(reading.Character, reading.Observation.InStates(table.Flora.Character(reading.Character)));
         asked = [.. readings.Select(reading => reading.Character)];
@@ -54,6 +64,9 @@ internal sealed class NextLooks
         hurting = [.. weighed.ByRow.Where(candidate => candidate.Probability > Sieve.Possible && candidate.Taxon.HurtsOnTouch)];
         keepAway = weighed.Enough is not null;
     }
+
+    private bool IsOfToday(Reading reading, LocalDate? today) =>
+        reading.Day is null || reading.Day == today || table.Flora.Character(reading.Character) is not SeasonCharacter;
 
     /// <summary>The looks, best first; those held back last.</summary>
     /// <param name="weights">The chance of each row, as the school has it: of the taxa, and of what is unknown, so that a look that would
@@ -70,7 +83,7 @@ internal sealed class NextLooks
         var (all, ofKnown) = (new RowWeights(weights, table.Rows), new RowWeights(known, table.Rows));
         return
         [
-            .. Open(known, expected => expected.Bits(all))
+            .. Open(known, (_, expected) => expected.Bits(all))
                 .OrderBy(look => look.HeldBack is not null)
                 // What one glance shows is said before anything else is asked, wherever it tells anything.
                 .ThenByDescending(look => look.Character.IsGlance && look.Bits * look.Chance >= LeastOfAGlance)
@@ -78,6 +91,25 @@ internal sealed class NextLooks
                 .ThenBy(look => look.Character.Order)
                 .Select((look, place) => place < Said ? look with { Leaves = Left(look.Character, open, ofKnown) } : look),
         ];
+    }
+
+    /// <summary>Every look there could be on a day, best first; those held back are left out.</summary>
+    /// <param name="known">The chance of each taxon, adding up to 1.</param>
+    /// <param name="bitsOf">What a look would tell, by its character.</param>
+    public IEnumerable<NextLook> Open(double[] known, Func<Character, double> bitsOf) =>
+        Open(known, (character, _) => bitsOf(character)).Where(look => look.HeldBack is null).OrderByDescending(look => look.Worth);
+
+    /// <summary>The chance that a look can be made on a plant of each row of a column, on this day.</summary>
+    public double[] Readable(Character character)
+    {
+        if (when.Stage is { } stage && character.Stages.Count > 0 && !character.Stages.Contains(stage))
+            return new double[table.Rows.Count];
+        var chances = character.OnlyIf is null
+            ? [.. Enumerable.Repeat(1.0, table.Rows.Count)]
+            : table.Readable(character, read, when, room).ToArray();
+        if (Organs.Of(character) == Organ.Leaf && character.Stages.Count == 0 && table.Leafy(when) is { } leafy)
+            TensorPrimitives.Multiply(chances, leafy, chances);
+        return chances;
     }
 
     private double Left(Character character, double open, RowWeights known) =>
@@ -88,7 +120,7 @@ internal sealed class NextLooks
     {
         var known = new double[table.Rows.Taxa];
         known[one.Index] = known[other.Index] = 0.5;
-        return Open(known, expected => expected.Between(one, other))
+        return Open(known, (_, expected) => expected.Between(one, other))
             .Where(look => look.Bits > LeastBitsOfATest)
             .OrderBy(look => look.HeldBack is not null)
             .ThenByDescending(look => look.Worth)
@@ -97,7 +129,7 @@ internal sealed class NextLooks
     }
 
     // Every character that can be asked, with the bits it would tell, and what its answer opens.
-    private IEnumerable<NextLook> Open(double[] known, Func<ExpectedOutcomes, double> bitsOf)
+    private IEnumerable<NextLook> Open(double[] known, Func<Character, ExpectedOutcomes, double> bitsOf)
     {
         var opened = new Dictionary<string, double>();
         var open = new List<(Character Character, double Bits, double Chance)>();
@@ -111,7 +143,7 @@ internal sealed class NextLooks
             var (chance, waits) = ChanceReadable(character, known);
             if (chance < AnsweredBySome)
                 continue;
-            var bits = bitsOf(table[character.Id].Expected(when)) * character.Weight;
+            var bits = bitsOf(character, table[character.Id].Expected(when)) * character.Weight;
             if (bits < LeastBits)
                 continue;
             if (!waits)

@@ -81,6 +81,15 @@ internal sealed class RowLayout
         Mix(rows, StrangersDiffer, rows[(Count + Taxa)..All]);
     }
 
+    /// <summary>What one row of an answer comes to, from a column.</summary>
+    public double At(ReadOnlySpan<float> column, int row)
+    {
+        if (row < Count)
+            return column[row];
+        var (taxon, differ) = row < Count + Taxa ? (row - Count, KinDiffer) : (row - Count - Taxa, StrangersDiffer);
+        return (1 - differ) * column[taxon] + differ * column[Average.Index];
+    }
+
     private void Mix(Span<double> rows, double differ, Span<double> unknown)
     {
         TensorPrimitives.Multiply(rows[..Taxa], 1 - differ, unknown);

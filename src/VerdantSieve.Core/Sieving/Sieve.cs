@@ -1,3 +1,4 @@
+using NodaTime;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Observing;
 
@@ -66,6 +67,16 @@ public sealed class Sieve
             Form = FormOf(weighed),
             Determination = new Determiner(found).Determine(),
         };
+    }
+
+    /// <summary>Looks ahead: what a visit on each of some days would tell, and the chance that it settles the kind.</summary>
+    /// <param name="question">All that has been read, each reading with its own day.</param>
+    /// <param name="days">The days.</param>
+    public IReadOnlyList<DayAhead> Ahead(SieveQuestion question, IEnumerable<LocalDate> days)
+    {
+        using var weighed = new Weighed(table, question);
+        var ahead = new DaysAhead(weighed);
+        return [.. days.Select(ahead.On)];
     }
 
     /// <summary>How one reading bears on one taxon: the log, base 2, of how much likelier the taxon makes it than the flora at

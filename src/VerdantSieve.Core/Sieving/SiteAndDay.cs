@@ -12,6 +12,9 @@ internal readonly record struct SiteAndDay(int? DayOfYear, Position? Here, bool 
     /// wild.</summary>
     public double GardenForms { get; init; }
 
+    /// <summary>The plant's sex, where it is known.</summary>
+    public PlantSex? Sex { get; init; }
+
     /// <summary>The botanical country; null where it is not known.</summary>
     public string? Country { get; init; }
 
@@ -33,6 +36,7 @@ internal readonly record struct SiteAndDay(int? DayOfYear, Position? Here, bool 
         return new(day, here, circumstances.Age == Age.Young, circumstances.Setting == Setting.Planted)
         {
             Country = circumstances.Region,
+            Sex = circumstances.Sex,
             GardenForms = circumstances.Setting switch
             {
                 Setting.Planted => 1,
@@ -44,8 +48,19 @@ internal readonly record struct SiteAndDay(int? DayOfYear, Position? Here, bool 
         };
     }
 
-    /// <summary>The same on another day.</summary>
-    public SiteAndDay On(LocalDate date) => this with { DayOfYear = DayOf(date) };
+    /// <summary>The same on another day. What was said of the plant's leaves held for its own day.</summary>
+    public SiteAndDay On(LocalDate date)
+    {
+        var day = DayOf(date);
+        if (day == DayOfYear)
+            return this;
+        return this with
+        {
+            DayOfYear = day,
+            Stage = Here is { } place ? LeafYear.StageOn(day, place) : null,
+            StageIsSaid = false,
+        };
+    }
 
     private static int DayOf(LocalDate date) => Math.Min(date.DayOfYear, SeasonWindow.DaysInYear) - 1;
 

@@ -1,8 +1,11 @@
 using Microsoft.EntityFrameworkCore;
+using VerdantSieve.Core;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Core.Sieving;
+using VerdantSieve.Core.Trees;
 using VerdantSieve.Store.Looks;
+using VerdantSieve.Store.Notebooks;
 
 namespace VerdantSieve.Store.Demo;
 
@@ -19,13 +22,15 @@ public sealed class DemoLooks(SieveContext database, Flora flora)
     /// <summary>Puts them back as they were. Other looks stay as they are.</summary>
     public async Task Reset()
     {
-        await database.Looks.Where(look => look.IsDemo).ExecuteDeleteAsync();
+        await database.Trees.Where(tree => tree.IsDemo).ExecuteDeleteAsync();
+        await database.Outings.Where(outing => outing.IsDemo).ExecuteDeleteAsync();
         await Load();
     }
 
     private async Task Load()
     {
         var sieve = new Sieve(flora);
+        database.Outings.AddRange(DemoReserve.Outings);
         foreach (var demo in DemoSeason.Looks)
         {
             var at = new DateTimeOffset(DayOf(demo.Start).ToDateTime(new TimeOnly(10, 30)), TimeSpan.Zero);
@@ -41,10 +46,15 @@ public sealed class DemoLooks(SieveContext database, Flora flora)
             if (demo.Settle)
                 steps.Add(("settled the look", steps[^1].Content with { Determined = Determine(sieve, steps[^1].Content) }));
 
+            var tree = database.Trees.Local.FirstOrDefault(tree => tree.Id == demo.TreeId) ?? TreeOf(demo, at);
+            tree.Changed = at;
             var row = new LookRow
             {
                 Id = demo.Id,
                 FloraId = flora.About.Id,
+                TreeId = demo.TreeId,
+                OutingId = demo.Outing,
+                IsLatest = DemoSeason.Looks.Last(look => look.TreeId == demo.TreeId) == demo,
                 IsDemo = true,
                 Created = at,
                 Changed = at.AddMinutes(steps.Count),
@@ -52,12 +62,53 @@ public sealed class DemoLooks(SieveContext database, Flora flora)
                 LastStep = steps.Count - 1,
             };
             LookBook.Describe(row, steps[^1].Content);
+            LookBook.Place(tree, steps[^1].Content);
             database.Looks.Add(row);
+            if (steps[^1].Content.Determined is { } determined)
+                database.Opinions.Add(OpinionOf(row, determined, demo.Start.Observer, at.AddMinutes(steps.Count)));
             database.LookSteps.AddRange(steps.Select((step, i) => LookBook.Step(demo.Id, i, step.Done, step.Content, at.AddMinutes(i))));
         }
+        database.Opinions.AddRange(DemoReserve.SecondReader(flora.About.Edition));
+        await database.SaveChangesAsync();
+        foreach (var tree in database.Trees.Local)
+            await OpinionBook.Stand(database, tree);
         await database.SaveChangesAsync();
         database.ChangeTracker.Clear();
     }
+
+    private TreeRow TreeOf(DemoLook demo, DateTimeOffset at)
+    {
+        var tree = new TreeRow
+        {
+            Id = demo.TreeId,
+            Owner = DemoReserve.Walker,
+            FloraId = flora.About.Id,
+            Details = DemoReserve.DetailsOf(demo),
+            Tag = demo.Tag,
+            IsDemo = true,
+            Created = at,
+            Changed = at,
+        };
+        database.Trees.Add(tree);
+        return tree;
+    }
+
+    private static OpinionRow OpinionOf(LookRow look, SavedDetermination determined, string by, DateTimeOffset at) =>
+        new()
+        {
+            TreeId = look.TreeId,
+            LookId = look.Id,
+            From = DemoReserve.Walker,
+            By = by,
+            At = at,
+            Kind = OpinionKind.Determined,
+            Name = determined.Name,
+            Rank = determined.Rank?.Word(),
+            Probability = determined.Probability,
+            Reasons = determined.Sentence,
+            Readings = [.. determined.Readings],
+            FloraEdition = determined.FloraEdition,
+        };
 
     private Reading Read(DemoLook demo, RawReading raw)
     {
@@ -77,7 +128,10 @@ public sealed class DemoLooks(SieveContext database, Flora flora)
             determination.Sentence.ToString(),
             flora.About.Edition,
             DayOf(content)
-        );
+        )
+        {
+            Readings = [.. LookQuestion.Of(content, flora).Question.Readings.Select(reading => Wording.Of(reading, flora))],
+        };
     }
 
     private static DateOnly DayOf(LookContent content) => DateOnly.ParseExact(content.Circumstances.Date!, "yyyy-MM-dd");

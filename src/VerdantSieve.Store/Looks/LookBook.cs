@@ -3,59 +3,142 @@ using Microsoft.EntityFrameworkCore;
 using NodaTime;
 using NodaTime.Text;
 using VerdantSieve.Core;
+using VerdantSieve.Core.Observing;
+using VerdantSieve.Core.Trees;
+using VerdantSieve.Store.Notebooks;
 
 namespace VerdantSieve.Store.Looks;
 
-/// <summary>The notebook: keeps looks and the whole history of each.</summary>
-public sealed class LookBook(SieveContext database, IClock clock)
+/// <summary>Keeps looks and the whole history of each. A look is a visit to a tree, and whose the tree is, theirs is the look: for others
+/// there is none.</summary>
+public sealed class LookBook(SieveContext database, IClock clock, Reader reader)
 {
     // Letters and digits that are not taken for each other when read out.
     private const string IdAlphabet = "23456789abcdefghjkmnpqrstuvwxyz";
 
     private const int LongestId = 40;
 
-    private static readonly Func<SieveContext, string, IAsyncEnumerable<LoadedStep>> StepsAround = EF.CompileAsyncQuery(
-        (SieveContext context, string id) =>
+    private static readonly Func<SieveContext, string, string[], IAsyncEnumerable<LoadedStep>> StepsAround = EF.CompileAsyncQuery(
+        (SieveContext context, string id, string[] owners) =>
             from look in context.Looks.AsNoTracking()
+            join tree in context.Trees.AsNoTracking() on look.TreeId equals tree.Id
             join step in context.LookSteps.AsNoTracking() on look.Id equals step.LookId
-            where look.Id == id && step.Number >= look.Cursor && step.Number <= look.Cursor + 1
+            where look.Id == id && owners.Contains(tree.Owner) && step.Number >= look.Cursor && step.Number <= look.Cursor + 1
             orderby step.Number
-            select new LoadedStep(look, step.Number, step.Done, step.Content)
+            select new LoadedStep(
+                look,
+                step.Number,
+                step.Done,
+                step.Content,
+                context.Looks.Any(other => other.TreeId == look.TreeId && other.Id != look.Id && other.Discarded == null)
+            )
     );
 
     /// <summary>How many steps of a look are kept: so many times it can be undone.</summary>
     public const int MostSteps = 200;
 
-    private sealed record LoadedStep(LookRow Look, int Number, string Done, string Content);
+    private sealed record LoadedStep(LookRow Look, int Number, string Done, string Content, bool HasOthers);
 
     private DateTimeOffset Now => clock.GetCurrentInstant().ToDateTimeOffset();
 
-    /// <summary>Starts a look.</summary>
-    public async Task<Look> Start(string floraId, LookContent content, string done = "started the look")
+    /// <summary>An id that nothing has yet.</summary>
+    internal static string NewId() => RandomNumberGenerator.GetString(IdAlphabet, 8);
+
+    /// <summary>Starts a look: the first visit to a tree.</summary>
+    public async Task<Look> Start(string floraId, LookContent content, string done = "started the look", string? outing = null)
     {
+        var id = NewId();
         var now = Now;
-        var row = new LookRow
+        var tree = new TreeRow
         {
-            Id = RandomNumberGenerator.GetString(IdAlphabet, 8),
+            Id = id,
+            Owner = reader.Owner,
             FloraId = floraId,
             Created = now,
             Changed = now,
         };
+        database.Trees.Add(tree);
+        return await Begin(tree, id, content, done, outing);
+    }
+
+    /// <summary>Starts a look that is another visit to a tree.</summary>
+    /// <returns>The look; null where the reader has no such tree.</returns>
+    public async Task<Look?> Visit(string treeId, Func<LookContent, LookContent> begin, string? outing = null)
+    {
+        if (!IsId(treeId) || await database.Trees.SingleOrDefaultAsync(tree => tree.Id == treeId && reader.Owners.Contains(tree.Owner)) is not { } tree)
+            return null;
+        var before = await Visits(treeId);
+        await database
+            .Looks.Where(look => look.TreeId == treeId && look.IsLatest)
+            .ExecuteUpdateAsync(set => set.SetProperty(look => look.IsLatest, false));
+        var look = await Begin(tree, NewId(), begin(before is [.., var last] ? last.Content : new LookContent()), "visited it again", outing);
+        return look with { Others = before };
+    }
+
+    private async Task<Look> Begin(TreeRow tree, string id, LookContent content, string done, string? outing)
+    {
+        var now = Now;
+        var row = new LookRow
+        {
+            Id = id,
+            FloraId = tree.FloraId,
+            TreeId = tree.Id,
+            OutingId = outing,
+            IsLatest = true,
+            Created = now,
+            Changed = now,
+        };
         Describe(row, content);
+        Place(tree, content);
         database.Looks.Add(row);
         database.LookSteps.Add(Step(row.Id, 0, done, content, now));
         await database.SaveChangesAsync();
-        return new Look(row.Id, floraId, content, 0, null, null, false);
+        database.ChangeTracker.Clear();
+        return new Look(row.Id, tree.FloraId, content, 0, null, null, false) { TreeId = tree.Id };
     }
+
+    /// <summary>The visits to a tree that were not thrown away, oldest first; whose the tree is, is for the caller to ask.</summary>
+    /// <param name="treeId">The tree.</param>
+    /// <param name="but">A look to leave out.</param>
+    /// <param name="cancel">Stops it.</param>
+    internal Task<IReadOnlyList<Visit>> Visits(string treeId, string? but = null, CancellationToken cancel = default) =>
+        Contents(database.Looks.AsNoTracking().Where(look => look.TreeId == treeId && look.Discarded == null && look.Id != but), cancel);
+
+    /// <summary>The visits that were thrown away and can still be brought back.</summary>
+    internal Task<IReadOnlyList<Visit>> ThrownAway(string treeId, CancellationToken cancel) =>
+        Contents(database.Looks.AsNoTracking().Where(look => look.TreeId == treeId && look.Discarded != null), cancel);
+
+    private async Task<IReadOnlyList<Visit>> Contents(IQueryable<LookRow> looks, CancellationToken cancel) =>
+        [
+            .. (
+                await looks
+                    .OrderBy(look => look.Date)
+                    .ThenBy(look => look.Created)
+                    .Join(
+                        database.LookSteps,
+                        look => new { look.Id, Number = look.Cursor },
+                        step => new { Id = step.LookId, step.Number },
+                        (look, step) => new { look.Id, step.Content }
+                    )
+                    .ToListAsync(cancel)
+            ).Select(found => new Visit(found.Id, LookShape.Read(found.Content))),
+        ];
 
     /// <summary>The flora a look was made with, or null where there is no such look.</summary>
     public Task<string?> FloraOf(string id, CancellationToken cancel = default) =>
         IsId(id)
-            ? database.Looks.AsNoTracking().Where(look => look.Id == id).Select(look => look.FloraId).SingleOrDefaultAsync(cancel)
+            ? Own.Where(look => look.Id == id).Select(look => look.FloraId).SingleOrDefaultAsync(cancel)
             : Task.FromResult<string?>(null);
 
+    // The reader's own looks, and nobody else's.
+    private IQueryable<LookRow> Own =>
+        from look in database.Looks.AsNoTracking()
+        join tree in database.Trees.AsNoTracking() on look.TreeId equals tree.Id
+        where reader.Owners.Contains(tree.Owner)
+        select look;
+
     // What is none need not be looked for, and some of it a database can't even be asked for.
-    private static bool IsId(string id) => id.Length <= LongestId && id.All(char.IsAsciiLetterOrDigit);
+    internal static bool IsId(string id) => id.Length <= LongestId && id.All(char.IsAsciiLetterOrDigit);
 
     /// <summary>Finds a look, or null.</summary>
     public async Task<Look?> Find(string id, CancellationToken cancel = default)
@@ -64,7 +147,7 @@ public sealed class LookBook(SieveContext database, IClock clock)
             return null;
         LoadedStep? here = null,
             next = null;
-        await foreach (var step in StepsAround(database, id).WithCancellation(cancel))
+        await foreach (var step in StepsAround(database, id, reader.Owners).WithCancellation(cancel))
         {
             if (here is null)
                 here = step;
@@ -82,7 +165,11 @@ public sealed class LookBook(SieveContext database, IClock clock)
             undoes,
             next?.Done,
             here.Look.Discarded is not null
-        );
+        )
+        {
+            TreeId = here.Look.TreeId,
+            Others = here.HasOthers ? await Visits(here.Look.TreeId, id, cancel) : [],
+        };
     }
 
     /// <summary>Changes a look; what was undone before is forgotten.</summary>
@@ -102,12 +189,7 @@ public sealed class LookBook(SieveContext database, IClock clock)
             database.ChangeTracker.Clear();
             return await Find(id);
         }
-        var before = LookShape.Read(
-            await database
-                .LookSteps.Where(step => step.LookId == id && step.Number == row.Cursor)
-                .Select(step => step.Content)
-                .SingleAsync()
-        );
+        var before = await ContentAt(row);
         if (change(before) is not { } after)
         {
             database.ChangeTracker.Clear();
@@ -119,6 +201,7 @@ public sealed class LookBook(SieveContext database, IClock clock)
         row.LastStep = row.Cursor;
         row.Changed = Now;
         Describe(row, after);
+        await OnTheTree(row, before, after);
         database.LookSteps.Add(Step(id, row.Cursor, done, after, row.Changed, sent));
         if (row.Cursor - row.FirstStep > MostSteps)
         {
@@ -128,7 +211,11 @@ public sealed class LookBook(SieveContext database, IClock clock)
         await database.SaveChangesAsync();
         await transaction.CommitAsync();
         database.ChangeTracker.Clear();
-        return new Look(id, row.FloraId, after, row.Cursor, done, null, row.Discarded is not null);
+        return new Look(id, row.FloraId, after, row.Cursor, done, null, row.Discarded is not null)
+        {
+            TreeId = row.TreeId,
+            Others = await Visits(row.TreeId, id),
+        };
     }
 
     /// <summary>Takes back the last change, or does it again.</summary>
@@ -148,28 +235,49 @@ public sealed class LookBook(SieveContext database, IClock clock)
             database.ChangeTracker.Clear();
             return await Find(id);
         }
+        var before = await ContentAt(row);
         row.Cursor = Math.Clamp(row.Cursor + steps, row.FirstStep, row.LastStep);
-        var content = await database
-            .LookSteps.Where(step => step.LookId == id && step.Number == row.Cursor)
-            .Select(step => step.Content)
-            .SingleAsync();
-        Describe(row, LookShape.Read(content));
+        var content = await ContentAt(row);
+        Describe(row, content);
+        await OnTheTree(row, before, content);
         await database.SaveChangesAsync();
         await transaction.CommitAsync();
         database.ChangeTracker.Clear();
         return await Find(id);
     }
 
+    private async Task<LookContent> ContentAt(LookRow row) =>
+        LookShape.Read(
+            await database
+                .LookSteps.Where(step => step.LookId == row.Id && step.Number == row.Cursor)
+                .Select(step => step.Content)
+                .SingleAsync()
+        );
+
     /// <summary>Throws a look away, or brings it back.</summary>
     public async Task<bool> Discard(string id, bool discarded)
     {
-        DateTimeOffset? when = discarded ? Now : null;
-        return IsId(id)
-            && await database.Looks.Where(look => look.Id == id).ExecuteUpdateAsync(set => set.SetProperty(look => look.Discarded, when))
-                > 0;
+        await using var transaction = await database.Database.BeginTransactionAsync();
+        if (await Locked(id) is not { } row)
+            return false;
+        row.Discarded = discarded ? Now : null;
+        await database.SaveChangesAsync();
+        // Lists show the newest visit that is left.
+        var latest = await database
+            .Looks.Where(look => look.TreeId == row.TreeId)
+            .OrderBy(look => look.Discarded != null)
+            .ThenByDescending(look => look.Created)
+            .Select(look => look.Id)
+            .FirstAsync();
+        await database
+            .Looks.Where(look => look.TreeId == row.TreeId)
+            .ExecuteUpdateAsync(set => set.SetProperty(look => look.IsLatest, look => look.Id == latest));
+        await transaction.CommitAsync();
+        database.ChangeTracker.Clear();
+        return true;
     }
 
-    /// <summary>The looks that are kept, newest first.</summary>
+    /// <summary>The reader's trees by their newest visits, the last first.</summary>
     /// <param name="flora">Only those made with this flora; null for all.</param>
     /// <param name="skip">How many to leave out.</param>
     /// <param name="take">How many at most.</param>
@@ -182,28 +290,41 @@ public sealed class LookBook(SieveContext database, IClock clock)
         bool read = false,
         CancellationToken cancel = default
     ) =>
-        await database
-            .Looks.AsNoTracking()
-            .Where(look => look.Discarded == null && (flora == null || look.FloraId == flora) && (!read || look.Readings > 0))
-            .OrderByDescending(look => look.Date)
-            .ThenByDescending(look => look.Changed)
-            .ThenBy(look => look.Id)
-            .Skip(skip)
-            .Take(take)
-            .Select(look => new LookEntry(
+        await (
+            from look in database.Looks.AsNoTracking()
+            join tree in database.Trees.AsNoTracking() on look.TreeId equals tree.Id
+            where
+                look.IsLatest
+                && look.Discarded == null
+                && tree.Discarded == null
+                && reader.Owners.Contains(tree.Owner)
+                && (flora == null || look.FloraId == flora)
+                && (!read || look.Readings > 0)
+            orderby look.Date descending, look.Changed descending, look.Id
+            select new LookEntry(
                 look.Id,
                 look.Place,
                 look.Observer,
                 look.Date,
                 look.Readings,
-                look.DeterminationName,
-                look.DeterminationRank,
-                look.DeterminationProbability,
+                tree.Name,
+                tree.Rank,
+                tree.Probability,
                 look.Changed
-            ))
+            )
+            {
+                TreeId = tree.Id,
+                Tag = tree.Tag,
+                Visits = database.Looks.Count(other => other.TreeId == tree.Id && other.Discarded == null),
+                IsDisputed = tree.IsDisputed,
+            }
+        )
+            .Skip(skip)
+            .Take(take)
             .ToListAsync(cancel);
 
-    /// <summary>What the newest looks say that were settled as a kind, in one query.</summary>
+    /// <summary>What the newest looks say that were settled as a kind, whoever made them, in one query. Only for counting over all of them:
+    /// no look is to be shown to others.</summary>
     /// <param name="flora">The flora they were made with.</param>
     /// <param name="take">How many at most.</param>
     /// <param name="cancel">Stops it.</param>
@@ -243,13 +364,59 @@ public sealed class LookBook(SieveContext database, IClock clock)
         row.Date = LocalDatePattern.Iso.Parse(content.Circumstances.Date ?? "") is { Success: true } date ? date.Value.ToDateOnly() : null;
         row.Readings = content.Readings.Count;
         row.DeterminationName = content.Determined?.Name;
-        row.DeterminationRank = content.Determined?.Rank?.Word();
-        row.DeterminationProbability = content.Determined?.Probability;
     }
+
+    internal static void Place(TreeRow tree, LookContent content)
+    {
+        if (!CircumstancesDesk.Check(content.Circumstances).Has(out var where) || where.Position is not { } here)
+            return;
+        (tree.Latitude, tree.Longitude) = (here.Latitude, here.Longitude);
+        tree.Elevation = here.Elevation;
+    }
+
+    // What a visit says of where the tree stands and of what it is, its tree says as well; what it said before stays in its history.
+    private async Task OnTheTree(LookRow row, LookContent before, LookContent after)
+    {
+        var isMoved = before.Circumstances != after.Circumstances;
+        if (!isMoved && before.Determined == after.Determined)
+            return;
+        var tree = await database.Trees.SingleAsync(tree => tree.Id == row.TreeId);
+        if (isMoved)
+            Place(tree, after);
+        if (before.Determined == after.Determined)
+            return;
+        database.Opinions.Add(OpinionOf(row, after.Determined, after.Observer is { Length: > 0 } observer ? observer : reader.Shown));
+        await database.SaveChangesAsync();
+        await OpinionBook.Stand(database, tree);
+    }
+
+    private OpinionRow OpinionOf(LookRow row, SavedDetermination? determined, string by) =>
+        new()
+        {
+            TreeId = row.TreeId,
+            LookId = row.Id,
+            From = reader.Owner,
+            By = by,
+            At = Now,
+            Kind = determined is null ? OpinionKind.Reopened : OpinionKind.Determined,
+            Name = determined?.Name ?? "",
+            Rank = determined?.Rank?.Word(),
+            Probability = determined?.Probability,
+            Reasons = determined?.Sentence ?? "",
+            Readings = [.. determined?.Readings ?? []],
+            FloraEdition = determined?.FloraEdition ?? 0,
+        };
 
     // Two changes at once wait for each other rather than one losing the other's reading.
     private Task<LookRow?> Locked(string id) =>
         !IsId(id)
             ? Task.FromResult<LookRow?>(null)
-            : database.Looks.FromSql($"select * from looks where id = {id} for update").SingleOrDefaultAsync();
+            : database
+                .Looks.FromSql(
+                    $"""
+                    select looks.* from looks join trees on trees.id = looks.tree_id
+                    where looks.id = {id} and trees.owner = any ({reader.Owners}) for update of looks
+                    """
+                )
+                .SingleOrDefaultAsync();
 }

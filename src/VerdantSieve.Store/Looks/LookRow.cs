@@ -6,6 +6,15 @@ public sealed class LookRow
     public required string Id { get; init; }
     public required string FloraId { get; init; }
 
+    /// <summary>The tree it is a visit to.</summary>
+    public required string TreeId { get; init; }
+
+    /// <summary>The outing it was made on; null where on none.</summary>
+    public string? OutingId { get; set; }
+
+    /// <summary>Whether it is the newest visit to its tree that was not thrown away: lists show that one.</summary>
+    public bool IsLatest { get; set; }
+
     /// <summary>The step the look stands at; undo and redo move it.</summary>
     public int Cursor { get; set; }
 
@@ -20,9 +29,9 @@ public sealed class LookRow
     public string Observer { get; set; } = "";
     public DateOnly? Date { get; set; }
     public int Readings { get; set; }
+
+    /// <summary>What was settled on this visit.</summary>
     public string? DeterminationName { get; set; }
-    public double? DeterminationProbability { get; set; }
-    public string? DeterminationRank { get; set; }
 
     public bool IsDemo { get; init; }
     public DateTimeOffset Created { get; init; }

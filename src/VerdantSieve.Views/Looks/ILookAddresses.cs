@@ -14,6 +14,9 @@ public interface ILookAddresses
     /// <summary>The course of the look, drawn.</summary>
     string Meshes { get; }
 
+    /// <summary>The tree: all its visits, what is thought of it, when to come back.</summary>
+    string Tree { get; }
+
     /// <summary>Plants side by side.</summary>
     string Beside { get; }
 

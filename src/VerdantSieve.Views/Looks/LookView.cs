@@ -9,7 +9,11 @@ using VerdantSieve.Core.Sieving;
 namespace VerdantSieve.Views.Looks;
 
 /// <summary>A reading as the stack of meshes shows it.</summary>
-public sealed record Mesh(Reading Reading, Character Character, string Words, int Holds, Doubt? Doubt);
+public sealed record Mesh(Reading Reading, Character Character, string Words, int Holds, Doubt? Doubt)
+{
+    /// <summary>Whether it was read on another visit to the same tree, where alone it is changed.</summary>
+    public bool IsOfAnotherVisit { get; init; }
+}
 
 /// <summary>All that the look's page shows, worked out once for a request.</summary>
 public sealed class LookView
@@ -27,7 +31,8 @@ public sealed class LookView
         (Request, Style) = (request, style);
         To = to;
         var content = look.Content;
-        var asked = LookQuestion.Of(content, open.Flora);
+        var asked = LookQuestion.Of(look, open.Flora);
+        Own = asked.Own;
         (Question, NotUnderstood) = (asked.Question, asked.NotUnderstood);
         WhereFaults = asked.WhereFaults;
         Answer = open.Sieve.Ask(Question);
@@ -37,13 +42,18 @@ public sealed class LookView
         Places = Asked is null ? [] : PlacesOf(Asked);
         AskedReading = ReadAt(On);
         var isAsked = request is { Ask: not null } or { Taxon: not null } or { Find: { Length: > 0 } };
-        var glances = request.Glance ?? (!isAsked && content.Readings.Count == 0);
+        var glances = request.Glance ?? (!isAsked && content.Readings.Count == 0 && look.Others.Count == 0);
         Glance = glances ? FirstGlance.Of(open.Flora, Question.Readings) : [];
         OtherLooks = [.. Answer.Offered(OtherLooksShown + 1).Where(next => next.Character != Asked).Take(OtherLooksShown)];
         ReasonsFor = open.FindBySlug(request.Taxon);
         Reasons = ReasonsFor is null ? [] : open.Sieve.Bearings(ReasonsFor, Question);
         var doubts = Answer.Doubts.ToDictionary(doubt => doubt.Reading.Key);
-        Meshes = [.. Question.Readings.Select(reading => MeshOf(reading, doubts.GetValueOrDefault(reading.Key)))];
+        Meshes =
+        [
+            .. Question.Readings.Select(
+                (reading, at) => MeshOf(reading, doubts.GetValueOrDefault(reading.Key)) with { IsOfAnotherVisit = at >= Own.Count }
+            ),
+        ];
         Passing = Answer.Pan.Count();
         Pan = [.. (IsStrict ? Answer.Pan : Answer.Candidates).Take(request.More ? ShownInFull : ShownInPan)];
         Shoot = ShootDrawing.Of(open.Drawn.FormsOf(Question.Readings));
@@ -71,7 +81,10 @@ public sealed class LookView
 
     /// <summary>What was read of the asked character at a place.</summary>
     public Reading? ReadAt(PlantPlace? place) =>
-        Asked is null ? null : Question.Readings.FirstOrDefault(reading => reading.Character == Asked.Id && reading.On == place);
+        Asked is null ? null : Own.FirstOrDefault(reading => reading.Character == Asked.Id && reading.On == place);
+
+    /// <summary>The readings of the look itself; the question has those of the tree's other visits as well.</summary>
+    public IReadOnlyList<Reading> Own { get; }
 
     /// <summary>What is being said, read; null where nothing is.</summary>
     public HeardView? Heard { get; init; }
@@ -126,7 +139,7 @@ public sealed class LookView
     public IReadOnlyList<NextLook> OtherLooks { get; }
 
     /// <summary>What the last leaf was read on: the next one most likely is as well.</summary>
-    public Origin UsualOrigin => Question.Readings.LastOrDefault()?.Origin ?? Origin.FairSample;
+    public Origin UsualOrigin => Own.LastOrDefault()?.Origin ?? Origin.FairSample;
 
     /// <summary>The shoot as it is known so far.</summary>
     public Drawing Shoot { get; }

@@ -13,6 +13,9 @@ public static class CuratorAccess
     /// <summary>The policy of those who may make, import and remove floras.</summary>
     public const string KeepsFloras = "keeps-floras";
 
+    /// <summary>The policy of those who have an account.</summary>
+    public const string HasAccount = "has-account";
+
     /// <summary>The claim that holds the name shown beside changes.</summary>
     public const string ShownClaim = "shown";
 
@@ -25,6 +28,7 @@ public static class CuratorAccess
     /// <summary>Adds the policies.</summary>
     public static void AddPolicies(AuthorizationOptions options)
     {
+        options.AddPolicy(HasAccount, policy => policy.RequireAuthenticatedUser());
         options.AddPolicy(ChangesTaxa, policy => policy.RequireRole(CuratorRoles.Curator, CuratorRoles.Keeper));
         options.AddPolicy(KeepsFloras, policy => policy.RequireRole(CuratorRoles.Keeper));
     }

@@ -1,6 +1,7 @@
 using Microsoft.AspNetCore.Identity;
 using Microsoft.EntityFrameworkCore;
 using VerdantSieve.Store.Curating;
+using VerdantSieve.Store.People;
 
 namespace VerdantSieve.Web.Curating;
 
@@ -20,7 +21,7 @@ public static class CuratorDesk
     /// <returns>0 where it was done, 1 where it was not.</returns>
     public static async Task<int> Run(IServiceProvider services, string[] asked, TextReader input, TextWriter output, TextWriter errors)
     {
-        var users = services.GetRequiredService<UserManager<Curator>>();
+        var users = services.GetRequiredService<UserManager<Person>>();
         var wrong = asked switch
         {
             ["list"] => await List(users, output),
@@ -35,7 +36,7 @@ public static class CuratorDesk
         return wrong is null ? 0 : 1;
     }
 
-    private static async Task<string?> List(UserManager<Curator> users, TextWriter output)
+    private static async Task<string?> List(UserManager<Person> users, TextWriter output)
     {
         foreach (var curator in await users.Users.OrderBy(curator => curator.UserName).ToListAsync())
         {
@@ -45,11 +46,11 @@ public static class CuratorDesk
         return null;
     }
 
-    private static async Task<string?> Add(UserManager<Curator> users, string name, string role, TextReader input, TextWriter output)
+    private static async Task<string?> Add(UserManager<Person> users, string name, string role, TextReader input, TextWriter output)
     {
         if (await users.FindByNameAsync(name) is not null)
             return $"There is a curator {name} already. “reset” sets a new password.";
-        var curator = new Curator { UserName = name, Shown = name };
+        var curator = new Person { UserName = name, Shown = name };
         var made = await users.CreateAsync(curator, await Password(name, input, output));
         if (!made.Succeeded)
             return Why(made);
@@ -58,7 +59,7 @@ public static class CuratorDesk
         return null;
     }
 
-    private static async Task<string?> Reset(UserManager<Curator> users, string name, TextReader input, TextWriter output)
+    private static async Task<string?> Reset(UserManager<Person> users, string name, TextReader input, TextWriter output)
     {
         if (await users.FindByNameAsync(name) is not { } curator)
             return NoSuch(name);
@@ -73,7 +74,7 @@ public static class CuratorDesk
         return null;
     }
 
-    private static async Task<string?> Remove(UserManager<Curator> users, string name, TextWriter output)
+    private static async Task<string?> Remove(UserManager<Person> users, string name, TextWriter output)
     {
         if (await users.FindByNameAsync(name) is not { } curator)
             return NoSuch(name);

@@ -14,7 +14,7 @@ public static class Bounds
     // What a busy person or a class behind one address does in a minute, several times over. Reading has no bound here.
     private static readonly (string Path, int PerMinute)[] Posts =
     [
-        ("/desk/sign-in", 20),
+        ("/sign-in", 20),
         ("/desk/floras", 12),
         ("/", 60),
         ("/board/trace", 60),

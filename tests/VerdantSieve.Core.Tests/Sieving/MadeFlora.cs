@@ -69,6 +69,18 @@ internal sealed class MadeFlora
             )
         );
 
+    public MadeFlora Season(string id) =>
+        Add(
+            new SeasonCharacter(id)
+            {
+                Part = id == CharacterIds.Flowering ? "flower" : "fruit",
+                Label = id,
+                Question = "?",
+                Phrase = id,
+                Order = characters.Count,
+            }
+        );
+
     public MadeFlora Taxon(string name, string scores, Func<Taxon, Taxon>? with = null)
     {
         var read = scores

@@ -15,7 +15,7 @@ public sealed class BoundsTests
     [Theory]
     [InlineData("POST", "/", 60)]
     [InlineData("POST", "/look/abcdefgh", 600)]
-    [InlineData("POST", "/desk/sign-in", 20)]
+    [InlineData("POST", "/sign-in", 20)]
     [InlineData("POST", "/desk/floras", 12)]
     [InlineData("POST", "/units", int.MaxValue)]
     [InlineData("GET", "/", int.MaxValue)]

@@ -4,6 +4,7 @@ using NodaTime;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Store;
 using VerdantSieve.Store.Looks;
+using VerdantSieve.Store.Notebooks;
 using Xunit;
 
 namespace VerdantSieve.Web.Tests.Safety;
@@ -119,7 +120,7 @@ public class ChaosTests(Application application)
     {
         await using var database = Open(connection);
         return (
-            await new LookBook(database, SystemClock.Instance).Start("temperate-trees", new LookContent { Place = $"chaos {worker}" })
+            await new LookBook(database, SystemClock.Instance, Reader.Here).Start("temperate-trees", new LookContent { Place = $"chaos {worker}" })
         ).Id;
     }
 

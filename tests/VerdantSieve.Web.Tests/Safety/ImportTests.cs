@@ -4,6 +4,7 @@ using Microsoft.EntityFrameworkCore;
 using VerdantSieve.Core.Formats.Exchange;
 using VerdantSieve.Store.Floras;
 using VerdantSieve.Web.Curating;
+using VerdantSieve.Web.People;
 using Xunit;
 
 namespace VerdantSieve.Web.Tests.Safety;
@@ -39,7 +40,7 @@ public class ImportTests(Application application)
     [Fact]
     public async Task A_file_that_is_too_large_is_told_so_in_a_sentence_and_leaves_no_file_behind()
     {
-        using var keeper = await Visitor.SignedIn(application.Address, "ewan", DemoCurators.All[1].Password);
+        using var keeper = await Visitor.SignedIn(application.Address, "ewan", DemoPeople.All[1].Password);
         var large = await Send(keeper, "large.nex", new byte[FileBounds.MostBytes + 2_000_000]);
         Assert.Equal(HttpStatusCode.UnprocessableEntity, large.StatusCode);
         Assert.Contains(
@@ -64,7 +65,7 @@ public class ImportTests(Application application)
     [Fact]
     public async Task A_flora_that_two_kinds_would_share_an_address_in_is_not_kept()
     {
-        using var keeper = await Visitor.SignedIn(application.Address, "ewan", DemoCurators.All[1].Password);
+        using var keeper = await Visitor.SignedIn(application.Address, "ewan", DemoPeople.All[1].Password);
         var nexus = "#NEXUS\nbegin data;\nformat symbols=\"01\";\nmatrix\n'Abies alba' 01\n'Abies × alba' 10\n;\nend;\n";
         var sent = await Send(keeper, "firs.nex", Encoding.UTF8.GetBytes(nexus));
         var said = "";

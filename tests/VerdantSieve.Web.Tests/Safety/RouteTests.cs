@@ -11,7 +11,9 @@ using VerdantSieve.Core.Curating;
 using VerdantSieve.Store.Curating;
 using VerdantSieve.Store.Floras;
 using VerdantSieve.Store.Looks;
+using VerdantSieve.Store.Notebooks;
 using VerdantSieve.Web.Curating;
+using VerdantSieve.Web.People;
 using VerdantSieve.Web.Pages;
 using Xunit;
 
@@ -22,7 +24,18 @@ namespace VerdantSieve.Web.Tests.Safety;
 public class RouteTests(Application application)
 {
     // Forms that anybody may send: a look belongs to whoever has its address, and signing in must be open.
-    private static readonly string[] OpenToAll = ["/", "/look/{id}", "/units", "/desk/sign-in", "/oops"];
+    private static readonly string[] OpenToAll =
+    [
+        "/",
+        "/look/{id}",
+        "/tree/{id}",
+        "/units",
+        "/sign-in",
+        "/sign-up",
+        "/forgotten",
+        "/new-password",
+        "/oops",
+    ];
 
     // The page that explains an error is shown in the place of any other, whatever that was sent with.
     private const string Explains = "/oops";
@@ -34,7 +47,7 @@ public class RouteTests(Application application)
         "?page=-1&ask=%00&taxon=%ff&import=%00&country=%00&region=zz&family=%01",
     ];
 
-    private static readonly string[] Roles = ["nobody", "mara", "ewan"];
+    private static readonly string[] Roles = ["nobody", "odalys", "mara", "ewan"];
 
     [Fact]
     public void Every_form_of_the_desk_is_kept_by_a_policy()
@@ -96,12 +109,13 @@ public class RouteTests(Application application)
     }
 
     private static bool IsSentToSignIn(HttpResponseMessage answer) =>
-        answer.Headers.Location is { } to && to.OriginalString.StartsWith("/desk/sign-in?", StringComparison.Ordinal);
+        answer.Headers.Location is { } to && to.OriginalString.StartsWith("/sign-in?", StringComparison.Ordinal);
 
     private static bool Has(string who, string policy) =>
         who switch
         {
-            "mara" => policy == CuratorAccess.ChangesTaxa,
+            "mara" => policy is CuratorAccess.ChangesTaxa or CuratorAccess.HasAccount,
+            "odalys" => policy == CuratorAccess.HasAccount,
             "ewan" => true,
             _ => false,
         };
@@ -109,7 +123,7 @@ public class RouteTests(Application application)
     private async Task<Dictionary<string, Visitor>> People()
     {
         var people = new Dictionary<string, Visitor> { ["nobody"] = new(application.Address) };
-        foreach (var account in DemoCurators.All)
+        foreach (var account in DemoPeople.All)
             people[account.Name] = await Visitor.SignedIn(application.Address, account.Name, account.Password);
         return people;
     }
@@ -118,7 +132,7 @@ public class RouteTests(Application application)
     {
         await using var database = application.OpenDatabase();
         return (
-            await new LookBook(database, NodaTime.SystemClock.Instance).Start("temperate-trees", new LookContent { Place = "routes" })
+            await new LookBook(database, NodaTime.SystemClock.Instance, Reader.Here).Start("temperate-trees", new LookContent { Place = "routes" })
         ).Id;
     }
 
@@ -126,6 +140,7 @@ public class RouteTests(Application application)
     private static string Address(string template, string look) =>
         template
             .Replace("/look/{id}", $"/look/{look}")
+            .Replace("/tree/{id}", $"/tree/{look}")
             .Replace("/floras/{id}", "/floras/temperate-trees")
             .Replace("{slug}", "acer-macrophyllum")
             .Replace("{name}", "Acer macrophyllum")

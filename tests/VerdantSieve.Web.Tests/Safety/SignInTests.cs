@@ -4,7 +4,9 @@ using Microsoft.AspNetCore.Identity;
 using Microsoft.Extensions.DependencyInjection;
 using NodaTime;
 using VerdantSieve.Store.Curating;
+using VerdantSieve.Store.People;
 using VerdantSieve.Web.Curating;
+using VerdantSieve.Web.People;
 using VerdantSieve.Web.Safety;
 using Xunit;
 
@@ -42,7 +44,7 @@ public class SignInTests(Application application)
         using var visitor = new Visitor(application.Address);
         async Task<string> Said(string name)
         {
-            var answer = await visitor.Post("/desk/sign-in", ("name", name), ("password", "wrong-but-long-enough"));
+            var answer = await visitor.Post("/sign-in", ("name", name), ("password", "wrong-but-long-enough"));
             Assert.Equal(HttpStatusCode.UnprocessableEntity, answer.StatusCode);
             return (await answer.Content.ReadAsStringAsync()).Split("role=\"alert\">")[1].Split('<')[0];
         }
@@ -59,7 +61,7 @@ public class SignInTests(Application application)
         foreach (Cookie cookie in here.Cookies.GetAllCookies())
             copy.Cookies.Add(application.Address, new Cookie(cookie.Name, cookie.Value));
         Assert.Equal(HttpStatusCode.OK, (await copy.Http.GetAsync(Kept, TestContext.Current.CancellationToken)).StatusCode);
-        await here.Post("/desk/sign-in?handler=Out");
+        await here.Post("/sign-in?handler=Out");
         Assert.Equal(HttpStatusCode.Redirect, (await copy.Http.GetAsync(Kept, TestContext.Current.CancellationToken)).StatusCode);
     }
 
@@ -69,18 +71,18 @@ public class SignInTests(Application application)
         var database = await application.MakeDatabase("verdant_curators_test");
         await using (var demo = Desk(database, demo: true))
         {
-            await DemoCurators.Ensure(demo.ServiceProvider);
-            var users = demo.ServiceProvider.GetRequiredService<UserManager<Curator>>();
-            Assert.Equal(["ewan", "mara"], users.Users.Select(curator => curator.UserName!).Order().ToArray());
+            await DemoPeople.Ensure(demo.ServiceProvider);
+            var users = demo.ServiceProvider.GetRequiredService<UserManager<Person>>();
+            Assert.Equal(["ewan", "mara", "odalys", "pim"], users.Users.Select(curator => curator.UserName!).Order().ToArray());
             Assert.Equal(0, await Said(demo.ServiceProvider, "add vera keeper", "hazel-and-hornbeam-7"));
         }
         await using var desk = Desk(database, demo: false);
-        var signIn = desk.ServiceProvider.GetRequiredService<SignInManager<Curator>>();
+        var signIn = desk.ServiceProvider.GetRequiredService<SignInManager<Person>>();
         var mara = await signIn.CreateUserPrincipalAsync((await signIn.UserManager.FindByNameAsync("mara"))!);
         var vera = await signIn.CreateUserPrincipalAsync((await signIn.UserManager.FindByNameAsync("vera"))!);
         Assert.True(mara.IsDemo());
         Assert.False(vera.IsDemo());
-        await DemoCurators.Ensure(desk.ServiceProvider);
+        await DemoPeople.Ensure(desk.ServiceProvider);
         Assert.Null(await signIn.ValidateSecurityStampAsync(mara));
         Assert.NotNull(await signIn.ValidateSecurityStampAsync(vera));
         Assert.Equal(["vera"], signIn.UserManager.Users.Select(curator => curator.UserName!).ToArray());
@@ -104,7 +106,7 @@ public class SignInTests(Application application)
         services.AddLogging();
         services.AddHttpContextAccessor();
         services.AddStore(new Settings(database, "", "", demo));
-        services.AddCurators();
+        services.AddPeople();
         return services.BuildServiceProvider().CreateAsyncScope();
     }
 
@@ -146,14 +148,14 @@ public class SignInTests(Application application)
     private async Task<string> Curator(string name)
     {
         await using var database = application.OpenDatabase();
-        var curator = new Curator
+        var curator = new Person
         {
             UserName = name,
             NormalizedUserName = name.ToUpperInvariant(),
             SecurityStamp = Guid.NewGuid().ToString("N"),
             Shown = name,
         };
-        curator.PasswordHash = new PasswordHasher<Curator>().HashPassword(curator, Password);
+        curator.PasswordHash = new PasswordHasher<Person>().HashPassword(curator, Password);
         database.Users.Add(curator);
         var role = database.Roles.Single(role => role.Name == CuratorRoles.Keeper);
         database.UserRoles.Add(new IdentityUserRole<string> { UserId = curator.Id, RoleId = role.Id });

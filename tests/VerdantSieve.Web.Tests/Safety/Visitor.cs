@@ -23,12 +23,12 @@ public sealed partial class Visitor : IDisposable
     public static async Task<Visitor> SignedIn(Uri address, string name, string password)
     {
         var visitor = new Visitor(address);
-        var answer = await visitor.Post("/desk/sign-in", ("name", name), ("password", password));
+        var answer = await visitor.Post("/sign-in", ("name", name), ("password", password));
         return answer.StatusCode == HttpStatusCode.Redirect ? visitor : throw new InvalidOperationException($"{name} could not sign in.");
     }
 
     /// <summary>The token of a page.</summary>
-    public async Task<string> Token(string page = "/desk/sign-in") =>
+    public async Task<string> Token(string page = "/sign-in") =>
         TokenPattern().Match(await http.GetStringAsync(page)) is { Success: true } match
             ? match.Groups[1].Value
             : throw new InvalidOperationException($"{page} has no form.");

@@ -78,25 +78,26 @@ internal sealed class SeasonColumn : SoughtColumn
         var borne = (when.Young ? Phenology.BorneWhenYoung : 1) * (1 - when.Lacking(Character));
         if (kept.Count > DaysKept)
             kept.Clear();
-        var key = FormattableString.Invariant($"{string.Join(' ', days)} {borne:R}");
-        var day = kept.GetOrAdd(key, _ => new OneDay(ChancesOn(days, borne)));
+        var key = FormattableString.Invariant($"{string.Join(' ', days)} {borne:R} {when.Sex}");
+        var day = kept.GetOrAdd(key, _ => new OneDay(ChancesOn(days, borne, when.Sex)));
         last = new Asked(when, day);
         return day;
     }
 
-    private double[] ChancesOn(int[] days, double borne)
+    private double[] ChancesOn(int[] days, double borne, PlantSex? sex)
     {
-        var own = Scores.Select((score, t) => score is SeasonScore season ? new[] { ChanceIn(season, days, t) } : null).ToArray();
+        var own = Scores.Select((score, t) => score is SeasonScore season ? new[] { ChanceIn(season, days, t, sex) } : null).ToArray();
         return [.. Rows.Fill(own, [UndatedChance]).Select(row => row[0] * borne)];
     }
 
-    private double ChanceIn(SeasonScore score, int[] days, int taxon) =>
-        Phenology.ChanceSeen(
+    // Of a plant whose sex is known it is known whether it can bear fruit.
+    private double ChanceIn(SeasonScore score, int[] days, int taxon, PlantSex? sex) =>
+        fruit && separateSexes[taxon] && sex == PlantSex.Male ? 0 : Phenology.ChanceSeen(
             score.Window,
             days[Array.IndexOf(places, windowPlaces[taxon])],
             0,
             fruit,
-            separateSexes[taxon],
+            separateSexes[taxon] && sex is null,
             score.Borne ?? usuallyBorne
         );
 }

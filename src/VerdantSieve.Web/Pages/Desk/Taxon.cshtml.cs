@@ -167,7 +167,7 @@ public sealed class TaxonModel(FloraShelf shelf, RevisionBook revisions, LookBoo
         var asked = new List<(string, string, SieveQuestion)>();
         foreach (var entry in await looks.List(Open.Flora.About.Id, take: LooksAsked, read: true, cancel: cancel))
             if (await looks.Find(entry.Id, cancel) is { } look)
-                asked.Add((entry.Id, entry.Place, LookQuestion.Of(look.Content, Open.Flora).Question));
+                asked.Add((entry.Id, entry.Place, LookQuestion.Of(look, Open.Flora).Question));
         Effect = ChangeEffect.Of(Open.Sieve, Open.Drawn, taxon, asked, cancel);
         if (Problems.Count > 0)
             Response.StatusCode = StatusCodes.Status422UnprocessableEntity;

@@ -79,7 +79,7 @@ public sealed class LookModel(LookBook book, FloraShelf shelf, IClock clock, IAn
 
     // The last row answered sends the glance away; it comes back where it is asked for.
     private static bool IsStillGlancing(Look? look, OpenFlora open) =>
-        look is not null && !FirstGlance.IsDone(FirstGlance.Of(open.Flora, LookQuestion.Of(look.Content, open.Flora).Question.Readings));
+        look is not null && !FirstGlance.IsDone(FirstGlance.Of(open.Flora, LookQuestion.Of(look, open.Flora).Question.Readings));
 
     /// <summary>What is being said, read as it is typed: nothing is kept yet.</summary>
     public async Task<IActionResult> OnPostHear(string id, string? text, CancellationToken cancel)
@@ -130,7 +130,7 @@ public sealed class LookModel(LookBook book, FloraShelf shelf, IClock clock, IAn
 
     private Heard Hear(Look look, OpenFlora open, string text)
     {
-        var question = LookQuestion.Of(look.Content, open.Flora).Question;
+        var question = LookQuestion.Of(look, open.Flora).Question;
         var about = new SpokenAbout(Today, Units.Of(Request), question.Readings.Any(IsOfACompoundLeaf), question.Circumstances.Region);
         return open.Speech.Read(text.Length > SpeechReader.Longest ? text[..SpeechReader.Longest] : text, about);
     }
@@ -262,7 +262,7 @@ public sealed class LookModel(LookBook book, FloraShelf shelf, IClock clock, IAn
             return NotFound();
         if (await shelf.Take(look.FloraId) is not { } open)
             return NotFound();
-        var saved = Determined(open, LookQuestion.Of(look.Content, open.Flora).Question, taxon);
+        var saved = Determined(open, LookQuestion.Of(look, open.Flora).Question, taxon);
         return await Changed(await Change(id, "settled the look", content => content with { Determined = saved }));
     }
 
@@ -278,14 +278,21 @@ public sealed class LookModel(LookBook book, FloraShelf shelf, IClock clock, IAn
     private SavedDetermination Determined(OpenFlora open, SieveQuestion question, string? slug)
     {
         var answer = open.Sieve.Ask(question);
+        string[] readings = [.. question.Readings.Select(reading => Wording.Of(reading, open.Flora))];
         var said = answer.Determination;
         var today = clock.InTzdbSystemDefaultZone().GetCurrentDate().ToDateOnly();
         var edition = open.Flora.About.Edition;
         if (open.FindBySlug(slug) is not { } chosen)
-            return new SavedDetermination(said.Name, said.Rank, said.Probability, said.Sentence.ToString(), edition, today);
+            return new SavedDetermination(said.Name, said.Rank, said.Probability, said.Sentence.ToString(), edition, today)
+            {
+                Readings = readings,
+            };
         var candidate = answer.Candidates.First(c => c.Taxon.Name == chosen.Name);
         var sentence = $"Determined by the observer as {chosen.Name}. The sieve said: {said.Sentence}";
-        return new SavedDetermination(chosen.Name.Text, chosen.Rank, candidate.Probability, sentence, edition, today);
+        return new SavedDetermination(chosen.Name.Text, chosen.Rank, candidate.Probability, sentence, edition, today)
+        {
+            Readings = readings,
+        };
     }
 
     // After a change a page without scripts is sent on to the look's own address, so that reloading repeats nothing.

@@ -16,6 +16,9 @@ public sealed class LookAddresses(IUrlHelper url, Look look, OpenFlora open, IAn
     public string Meshes => url.Page("/Looks/Meshes", new { id = look.Id })!;
 
     /// <inheritdoc/>
+    public string Tree => url.Page("/Trees/Tree", new { id = look.TreeId })!;
+
+    /// <inheritdoc/>
     public string Beside => url.Page("/Plants/Beside")!;
 
     /// <inheritdoc/>

@@ -26,7 +26,7 @@ public sealed class MeshesModel(LookBook book, FloraShelf shelf) : PageModel
         if (await shelf.Take(look.FloraId) is not { } open)
             return NotFound();
         Look = look;
-        Answer = open.Sieve.Ask(LookQuestion.Of(look.Content, open.Flora).Question);
+        Answer = open.Sieve.Ask(LookQuestion.Of(look, open.Flora).Question);
         Course = Course.Of(Answer);
         Words = [.. Course.Meshes.Select(mesh => Wording.Of(mesh.Reading, open.Flora, Units.Of(Request)))];
         return Page();

@@ -86,7 +86,7 @@ public sealed class BesideModel(FloraShelf shelf, LookBook book) : FloraPage(she
         if (look is not null && await book.Find(look, cancel) is { } kept)
         {
             Look = look;
-            var question = LookQuestion.Of(kept.Content, Open.Flora).Question;
+            var question = LookQuestion.Of(kept, Open.Flora).Question;
             circumstances = question.Circumstances;
             Measured = question
                 .Readings.Where(reading => reading.Character == CharacterIds.BladeLength)

@@ -1,0 +1,235 @@
+using Microsoft.EntityFrameworkCore;
+using NodaTime;
+using VerdantSieve.Core.Seasons;
+using VerdantSieve.Core.Trees;
+using VerdantSieve.Store.Looks;
+
+namespace VerdantSieve.Store.Notebooks;
+
+/// <summary>Keeps trees. A reader sees their own and those of notebooks shared with them; of others' there is none.</summary>
+public sealed class TreeBook(SieveContext database, IClock clock, Reader reader)
+{
+    /// <summary>How long what was thrown away can be brought back, in days.</summary>
+    public const int DaysKept = 30;
+
+    private DateTimeOffset Now => clock.GetCurrentInstant().ToDateTimeOffset();
+
+    /// <summary>Finds a tree with its visits and its history; null where the reader has none such.</summary>
+    public async Task<Tree?> Find(string id, CancellationToken cancel = default)
+    {
+        if (!LookBook.IsId(id))
+            return null;
+        var found = await (
+            from tree in database.Trees.AsNoTracking()
+            where tree.Id == id
+            select new
+            {
+                Row = tree,
+                Shared = database
+                    .Shares.Where(share => share.Owner == tree.Owner && share.With == reader.Person)
+                    .Select(share => (Sharing?)share.May)
+                    .SingleOrDefault(),
+                Whose = database.Users.Where(person => person.Id == tree.Owner).Select(person => person.Shown).SingleOrDefault(),
+            }
+        ).SingleOrDefaultAsync(cancel);
+        if (found is null || RightsTo(found.Row, found.Shared) is not { } may)
+            return null;
+        var row = found.Row;
+        var book = new LookBook(database, clock, reader);
+        return new Tree(id, row.FloraId, row.Details, may)
+        {
+            Edition = row.Edition,
+            CanUndo = row.Before is not null,
+            Position = PositionOf(row.Latitude, row.Longitude, row.Elevation),
+            Visits = await book.Visits(id, cancel: cancel),
+            ThrownAway = may == Sharing.Own ? await book.ThrownAway(id, cancel) : [],
+            History = await OpinionBook.History(database, id, reader, cancel),
+            Whose = may == Sharing.Own ? null : found.Whose,
+            IsDiscarded = row.Discarded is not null,
+        };
+    }
+
+    private Sharing? RightsTo(TreeRow row, Sharing? shared) => reader.Owners.Contains(row.Owner) ? Sharing.Own : shared;
+
+    internal static Position? PositionOf(double? latitude, double? longitude, double? elevation) =>
+        latitude is { } north
+        && longitude is { } east
+        && Position.Of(north, east, elevation ?? 0).Has(out var position)
+            ? position
+            : null;
+
+    /// <summary>Finds a tree to change it, and what the reader may do; null where the reader has none such.</summary>
+    internal static async Task<(TreeRow Tree, Sharing May)?> Locked(SieveContext database, Reader reader, string id)
+    {
+        if (
+            !LookBook.IsId(id)
+            || await database.Trees.FromSql($"select * from trees where id = {id} for update").SingleOrDefaultAsync() is not { } tree
+        )
+            return null;
+        if (reader.Owners.Contains(tree.Owner))
+            return (tree, Sharing.Own);
+        var share = await database.Shares.AsNoTracking().SingleOrDefaultAsync(share => share.Owner == tree.Owner && share.With == reader.Person);
+        return share is null ? null : (tree, share.May);
+    }
+
+    private async Task<TreeRow?> LockedOwn(string id) =>
+        await Locked(database, reader, id) is ({ } tree, Sharing.Own) ? tree : null;
+
+    /// <summary>Changes what is kept of a tree.</summary>
+    /// <param name="id">The tree.</param>
+    /// <param name="edition">The edition the person saw; where it has moved on since, nothing is changed.</param>
+    /// <param name="details">What is kept from now on.</param>
+    /// <param name="position">Where it stands; null where that is not known.</param>
+    /// <returns>Whether it was changed; null where the reader has no such tree of their own.</returns>
+    public async Task<bool?> Change(string id, int edition, TreeDetails details, Position? position)
+    {
+        await using var transaction = await database.Database.BeginTransactionAsync();
+        if (await LockedOwn(id) is not { } tree)
+            return null;
+        if (tree.Edition != edition)
+        {
+            database.ChangeTracker.Clear();
+            return false;
+        }
+        if (tree.Details != details)
+            (tree.Before, tree.Details) = (tree.Details, details);
+        Put(tree, position);
+        await Keep(tree, transaction);
+        return true;
+    }
+
+    /// <summary>Puts a tree on the map.</summary>
+    public async Task<bool> Place(string id, Position position)
+    {
+        await using var transaction = await database.Database.BeginTransactionAsync();
+        if (await LockedOwn(id) is not { } tree)
+            return false;
+        Put(tree, position);
+        await Keep(tree, transaction);
+        return true;
+    }
+
+    /// <summary>Takes the last change of the details back; done twice it is as it was.</summary>
+    public async Task<bool> Undo(string id)
+    {
+        await using var transaction = await database.Database.BeginTransactionAsync();
+        if (await LockedOwn(id) is not { Before: { } before } tree)
+            return false;
+        (tree.Before, tree.Details) = (tree.Details, before);
+        await Keep(tree, transaction);
+        return true;
+    }
+
+    private static void Put(TreeRow tree, Position? position) =>
+        (tree.Latitude, tree.Longitude, tree.Elevation) = (position?.Latitude, position?.Longitude, position?.Elevation);
+
+    private async Task Keep(TreeRow tree, Microsoft.EntityFrameworkCore.Storage.IDbContextTransaction transaction)
+    {
+        tree.Edition++;
+        (tree.Tag, tree.IsSensitive) = (tree.Details.Tag, tree.Details.IsSensitive);
+        tree.Changed = Now;
+        await database.SaveChangesAsync();
+        await transaction.CommitAsync();
+        database.ChangeTracker.Clear();
+    }
+
+    /// <summary>Throws a tree away with its visits, or brings it back.</summary>
+    public async Task<bool> Discard(string id, bool discarded)
+    {
+        await using var transaction = await database.Database.BeginTransactionAsync();
+        if (await LockedOwn(id) is not { } tree)
+            return false;
+        tree.Discarded = discarded ? Now : null;
+        await Keep(tree, transaction);
+        return true;
+    }
+
+    /// <summary>What was thrown away and can still be brought back, newest first: trees, and looks of trees that are kept.</summary>
+    public async Task<IReadOnlyList<LookEntry>> ThrownAway(CancellationToken cancel = default) =>
+        await (
+            from look in database.Looks.AsNoTracking()
+            join tree in database.Trees.AsNoTracking() on look.TreeId equals tree.Id
+            where reader.Owners.Contains(tree.Owner) && ((tree.Discarded != null && look.IsLatest) || (tree.Discarded == null && look.Discarded != null))
+            orderby tree.Discarded ?? look.Discarded descending
+            select new LookEntry(look.Id, look.Place, look.Observer, look.Date, look.Readings, tree.Name, tree.Rank, tree.Probability, look.Changed)
+            {
+                TreeId = tree.Id,
+                Tag = tree.Tag,
+                Visits = tree.Discarded == null ? 0 : 1,
+            }
+        )
+            .Take(200)
+            .ToListAsync(cancel);
+
+    /// <summary>Does away with what was thrown away longer ago than it is kept.</summary>
+    public async Task<int> Empty(CancellationToken cancel = default)
+    {
+        var until = Now.AddDays(-DaysKept);
+        var looks = await database.Looks.Where(look => look.Discarded < until).ExecuteDeleteAsync(cancel);
+        return looks
+            + await database
+                .Trees.Where(tree => tree.Discarded < until || !database.Looks.Any(look => look.TreeId == tree.Id))
+                .ExecuteDeleteAsync(cancel);
+    }
+
+    /// <summary>The reader's trees for the map, the plan and what leaves the notebook: all in one query.</summary>
+    /// <param name="flora">Only those looked at with this flora; null for all.</param>
+    /// <param name="settled">Only those that a name stands for, or only those without; null for all.</param>
+    /// <param name="outing">Only those visited on this outing; null for all.</param>
+    /// <param name="cancel">Stops it.</param>
+    public async Task<IReadOnlyList<TreePoint>> Points(
+        string? flora = null,
+        bool? settled = null,
+        string? outing = null,
+        CancellationToken cancel = default
+    ) =>
+        await (
+            from look in database.Looks.AsNoTracking()
+            join tree in database.Trees.AsNoTracking() on look.TreeId equals tree.Id
+            where
+                look.IsLatest
+                && look.Discarded == null
+                && tree.Discarded == null
+                && reader.Owners.Contains(tree.Owner)
+                && (flora == null || tree.FloraId == flora)
+                && (settled == null || tree.Name != null == settled)
+                && (outing == null || database.Looks.Any(visit => visit.TreeId == tree.Id && visit.OutingId == outing && visit.Discarded == null))
+            orderby look.Date descending, look.Changed descending, look.Id
+            select new TreePoint(tree.Id, tree.Tag, look.Place, look.Date)
+            {
+                Latitude = tree.Latitude,
+                Longitude = tree.Longitude,
+                Elevation = tree.Elevation,
+                Name = tree.Name,
+                Rank = tree.Rank,
+                Probability = tree.Probability,
+                IsDisputed = tree.IsDisputed,
+                IsSensitive = tree.IsSensitive,
+            }
+        ).ToListAsync(cancel);
+
+    /// <summary>The visits to many trees at once, by tree, oldest first: in one query.</summary>
+    public async Task<ILookup<string, Visit>> VisitsOf(IReadOnlyList<string> trees, CancellationToken cancel = default)
+    {
+        var found = await (
+            from look in database.Looks.AsNoTracking()
+            join tree in database.Trees.AsNoTracking() on look.TreeId equals tree.Id
+            join step in database.LookSteps.AsNoTracking() on new { look.Id, Number = look.Cursor } equals new { Id = step.LookId, step.Number }
+            where trees.Contains(tree.Id) && look.Discarded == null && reader.Owners.Contains(tree.Owner)
+            orderby look.Date, look.Created
+            select new { tree.Id, LookId = look.Id, step.Content }
+        ).ToListAsync(cancel);
+        return found.ToLookup(visit => visit.Id, visit => new Visit(visit.LookId, LookShape.Read(visit.Content)));
+    }
+
+    /// <summary>How many trees an account holds, the thrown-away ones among them.</summary>
+    public Task<int> Count(CancellationToken cancel = default) => database.Trees.CountAsync(tree => tree.Owner == reader.Person, cancel);
+
+    /// <summary>Gives what a browser's person began to the account they signed in with.</summary>
+    public async Task Claim(string guest, string account)
+    {
+        await database.Trees.Where(tree => tree.Owner == guest).ExecuteUpdateAsync(set => set.SetProperty(tree => tree.Owner, account));
+        await database.Outings.Where(outing => outing.Owner == guest).ExecuteUpdateAsync(set => set.SetProperty(outing => outing.Owner, account));
+        await database.Opinions.Where(line => line.From == guest).ExecuteUpdateAsync(set => set.SetProperty(line => line.From, account));
+    }
+}

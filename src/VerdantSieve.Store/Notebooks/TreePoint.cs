@@ -1,0 +1,37 @@
+using VerdantSieve.Core.Seasons;
+
+namespace VerdantSieve.Store.Notebooks;
+
+/// <summary>A tree as maps and plans need it.</summary>
+/// <param name="Id">The tree.</param>
+/// <param name="Tag">What it is called on the ground; empty where nothing.</param>
+/// <param name="Place">The place of its last visit.</param>
+/// <param name="Date">The day of it.</param>
+public sealed record TreePoint(string Id, string Tag, string Place, DateOnly? Date)
+{
+    public double? Latitude { get; init; }
+    public double? Longitude { get; init; }
+    public double? Elevation { get; init; }
+
+    /// <summary>The name that stands; null while it is open.</summary>
+    public string? Name { get; init; }
+    public string? Rank { get; init; }
+    public double? Probability { get; init; }
+
+    /// <summary>Whether a second reader sees it otherwise.</summary>
+    public bool IsDisputed { get; init; }
+
+    /// <summary>Whether where it stands is not told to others.</summary>
+    public bool IsSensitive { get; init; }
+
+    /// <summary>Where it stands; null where that is not known.</summary>
+    public Position? Position => TreeBook.PositionOf(Latitude, Longitude, Elevation);
+
+    /// <summary>What it is called.</summary>
+    public string Called => (Tag, Place) switch
+    {
+        ({ Length: > 0 }, _) => Tag,
+        (_, { Length: > 0 }) => Place,
+        _ => "A tree",
+    };
+}

@@ -1,0 +1,86 @@
+using NodaTime;
+using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Observing;
+using VerdantSieve.Core.Planning;
+using VerdantSieve.Core.Sieving;
+using VerdantSieve.Core.Trees;
+using VerdantSieve.Store.Notebooks;
+
+namespace VerdantSieve.Web.Notebooks;
+
+/// <summary>All that a tree's page shows, worked out once for a request.</summary>
+public sealed class TreeView
+{
+    // So much off, and the sieve is said to see it otherwise today.
+    private const double Told = 0.01;
+
+    public TreeView(Tree tree, OpenFlora open, LocalDate today)
+    {
+        (Tree, Open, Today) = (tree, open, today);
+        Question = LookQuestion.OfTree(tree.Visits, open.Flora, today, tree.Details.Sex);
+        Answer = open.Sieve.Ask(Question);
+        Year = YearAhead.Of(open.Sieve, Question, today);
+        Parts = PartsOf();
+    }
+
+    public Tree Tree { get; }
+    public OpenFlora Open { get; }
+    public LocalDate Today { get; }
+
+    /// <summary>All that was read on all visits.</summary>
+    public SieveQuestion Question { get; }
+
+    /// <summary>What the sieve makes of it.</summary>
+    public SieveAnswer Answer { get; }
+
+    /// <summary>The coming year.</summary>
+    public YearAhead Year { get; }
+
+    /// <summary>The kinds that are named and differ, and what would part them; empty where all agree.</summary>
+    public IReadOnlyList<Separation> Parts { get; }
+
+    /// <summary>Why the best week is the best.</summary>
+    public IReadOnlyList<SeasonHere> Why =>
+        Year.Best is { } best ? YearAhead.Why(best, Answer.Candidates, Open.Flora, Question.Circumstances) : [];
+
+    /// <summary>What stands, and what the sieve makes of the same readings now, where that differs.</summary>
+    public string? Changed
+    {
+        get
+        {
+            if (Tree.Standing.Stands is not { } stands || Question.Readings.Count == 0)
+                return null;
+            var now = Answer.Determination;
+            var edition = Open.Flora.About.Edition;
+            if (now.Name == stands.Name || stands.FloraEdition == edition && Math.Abs(now.Probability - (stands.Probability ?? 0)) < Told)
+                return null;
+            var why = stands.FloraEdition != edition ? $"since then the flora went from edition {stands.FloraEdition} to {edition}" : "more has been read since";
+            return $"From all that was read the sieve would now say {now.Name} ({Say.Chance(now.Probability)}); {why}.";
+        }
+    }
+
+    /// <summary>The names that a second reader sees otherwise, with the one that stands.</summary>
+    public IReadOnlyList<Taxon> Disputed { get; private set; } = [];
+
+    /// <summary>What was read on a visit, in words.</summary>
+    public string WordsOf(Visit visit)
+    {
+        var read = LookQuestion.Of(visit.Content, Open.Flora).Own;
+        return read.Count == 0
+            ? "Nothing was read."
+            : Say.Capital(string.Join("; ", read.Select(reading => Wording.Of(reading, Open.Flora)))) + ".";
+    }
+
+    private IReadOnlyList<Separation> PartsOf()
+    {
+        var standing = Tree.Standing;
+        if (!standing.IsDisputed || standing.Stands is null)
+            return [];
+        var other = standing.OtherNames.Count > 0 ? standing.OtherNames : [.. Answer.Candidates.Take(2).Select(candidate => candidate.Taxon.Name.Text)];
+        Disputed =
+        [
+            .. other.Prepend(standing.Stands.Name).Select(Open.Flora.FindTaxon).OfType<Taxon>().DistinctBy(taxon => taxon.Name).Take(4),
+        ];
+        return Disputed.Count < 2 ? [] : [.. Open.Sieve.TellApart(Disputed, Question.Circumstances).Where(part => part.Bits > 0.1).Take(3)];
+    }
+}
