@@ -20,6 +20,8 @@ const copies = [
   [join(web, "Scripts", "look.js"), "look.js"],
   [join(web, "Scripts", "meshes.js"), "meshes.js"],
   [join(web, "Scripts", "board.js"), "board.js"],
+  [join(web, "Scripts", "ground.js"), "ground.js"],
+  [join(web, "Scripts", "pictures.js"), "pictures.js"],
   [join(web, "Scripts", "sending.js"), "sending.js"],
 ];
 for (const [source, name] of copies) copyFileSync(source, join(built, name));

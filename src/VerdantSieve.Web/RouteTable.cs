@@ -2,6 +2,7 @@ using VerdantSieve.Web.Api;
 using VerdantSieve.Web.Curating;
 using VerdantSieve.Web.Drawings;
 using VerdantSieve.Web.Measuring;
+using VerdantSieve.Web.Notebooks;
 
 namespace VerdantSieve.Web;
 
@@ -15,6 +16,7 @@ public static class RouteTable
         routes.MapDeskFiles();
         routes.MapDrawings();
         routes.MapBoard();
+        routes.MapNotebook();
         routes.MapSieveApi();
         routes.MapOpenApi("/openapi/{documentName}.json");
         routes.MapHealthChecks("/health");

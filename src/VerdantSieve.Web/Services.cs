@@ -15,6 +15,7 @@ using VerdantSieve.Store.Floras;
 using VerdantSieve.Store.Looks;
 using VerdantSieve.Web.Api;
 using VerdantSieve.Web.Curating;
+using VerdantSieve.Web.Notebooks;
 using VerdantSieve.Web.People;
 using VerdantSieve.Web.Safety;
 
@@ -60,6 +61,12 @@ public static class Services
         services.AddScoped<TreeBook>();
         services.AddScoped<OpinionBook>();
         services.AddScoped<AccountBook>();
+        services.AddScoped<OutingBook>();
+        services.AddScoped<PictureBook>();
+        services.AddScoped<OpenTrees>();
+        services.AddScoped<NotebookFiles>();
+        services.AddSingleton<PlanDesk>();
+        services.AddHostedService<Emptying>();
         services.AddScoped<RevisionBook>();
         services.AddScoped<FloraLoader>();
         services.AddScoped<FloraLibrary>();

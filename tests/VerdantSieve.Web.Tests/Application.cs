@@ -62,10 +62,12 @@ public sealed class Application : IAsyncLifetime
     /// <summary>An address of this machine that is free.</summary>
     public static Uri FreeAddress() => new($"http://127.0.0.1:{FreePort()}");
 
-    private async Task<Process> Start(Uri address, string? ownDatabase = null)
+    /// <summary>The same with something set otherwise.</summary>
+    public Task<Process> StartAnother(Uri address, params (string Name, string Value)[] set) => Start(address, null, set);
+
+    private async Task<Process> Start(Uri address, string? ownDatabase = null, params (string Name, string Value)[] set)
     {
-        var started = Process.Start(
-            new ProcessStartInfo("dotnet", [typeof(Program).Assembly.Location])
+        var how = new ProcessStartInfo("dotnet", [typeof(Program).Assembly.Location])
             {
                 WorkingDirectory = Path.Combine(Root, "src", "VerdantSieve.Web"),
                 RedirectStandardError = true,
@@ -78,8 +80,10 @@ public sealed class Application : IAsyncLifetime
                     ["VERDANT_PACE"] = "100",
                     ["VERDANT_RUN"] = Path.Combine(Root, ".run", "web-tests"),
                 },
-            }
-        )!;
+            };
+        foreach (var (name, value) in set)
+            how.Environment[name] = value;
+        var started = Process.Start(how)!;
         started.OutputDataReceived += (_, line) => output.Enqueue(line.Data ?? "");
         started.BeginOutputReadLine();
         using var http = new HttpClient { BaseAddress = address };

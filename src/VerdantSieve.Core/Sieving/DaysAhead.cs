@@ -86,6 +86,9 @@ internal sealed class DaysAhead
     /// <summary>What a visit on a day would tell.</summary>
     public DayAhead On(LocalDate day)
     {
+        // Whoever knows enough to keep away does not go back to look closer.
+        if (weighed.Enough is not null)
+            return new DayAhead(day, [], 0, 0);
         var when = weighed.When.On(day);
         var asking = new NextLooks(weighed, when, day);
         var looks = new List<NextLook>();

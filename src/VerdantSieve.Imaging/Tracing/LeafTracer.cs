@@ -1,6 +1,6 @@
 using OpenCvSharp;
-using SkiaSharp;
 using VerdantSieve.Core;
+using VerdantSieve.Imaging.Pictures;
 using CorePoint = VerdantSieve.Core.Drawing.Point;
 using CvPoint = OpenCvSharp.Point;
 
@@ -10,9 +10,6 @@ namespace VerdantSieve.Imaging.Tracing;
 /// uneven light changes less than it changes brightness.</summary>
 public static class LeafTracer
 {
-    /// <summary>The most pixels of a picture: 24 million.</summary>
-    public const int MostPixels = 24_000_000;
-
     // The longer side of the picture that is traced: more would show nothing more of a leaf.
     private const int WorkingSide = 2200;
 
@@ -38,11 +35,11 @@ public static class LeafTracer
         CancellationToken cancel = default
     )
     {
-        if (Amiss(picture) is { } amiss)
+        if (PictureBounds.Amiss(picture) is { } amiss)
             return amiss;
         using var read = Cv2.ImDecode(picture, ImreadModes.Color);
         if (read.Empty())
-            return Unreadable;
+            return PictureBounds.Unreadable;
         cancel.ThrowIfCancellationRequested();
         using var straight = Straightened(read, scale, out var perCentimetre);
         cancel.ThrowIfCancellationRequested();
@@ -53,28 +50,6 @@ public static class LeafTracer
         var leaves = Leaves(mask, cancel);
         Cv2.ImEncode(".jpg", straight, out var written, new ImageEncodingParam(ImwriteFlags.JpegQuality, 86));
         return new TracedPicture(written, straight.Width, straight.Height, perCentimetre, leaves);
-    }
-
-    private static Fault Unreadable => Fault.AtField("picture", null, "This is no picture that can be read; JPEG, PNG and WebP can.");
-
-    // Looked at before it is unpacked: a small file may unpack to more than there is memory for, and other formats are not let in.
-    private static Fault? Amiss(ReadOnlySpan<byte> picture)
-    {
-        using var data = SKData.CreateCopy(picture);
-        using var codec = SKCodec.Create(data);
-        if (
-            codec is null
-            || codec.EncodedFormat is not (SKEncodedImageFormat.Jpeg or SKEncodedImageFormat.Png or SKEncodedImageFormat.Webp)
-        )
-            return Unreadable;
-        var (width, height) = (codec.Info.Width, codec.Info.Height);
-        return (long)width * height > MostPixels
-            ? Fault.AtField(
-                "picture",
-                null,
-                $"The picture has {width} × {height} pixels; at most {MostPixels / 1_000_000} million can be traced."
-            )
-            : null;
     }
 
     private static CvPoint ToCv(CorePoint p) => new((int)Math.Round(p.X), (int)Math.Round(p.Y));

@@ -152,7 +152,7 @@ internal static class DemoSeason
         ) { Outing = DemoReserve.RidgeWalk },
         new(
             "lanternb",
-            At("Lantern Creek Reserve, ash swale", "2026-06-27", "Pim Achterberg").On(45.0997, -123.1957, 150),
+            At("Lantern Creek Reserve, ash swale", "2026-06-27", "Wren Okafor-Lind").On(45.0997, -123.1957, 150),
             [
                 State("foliage", "sure", "broad"),
                 State("arrangement", "sure", "opposite"),

@@ -863,6 +863,10 @@ namespace VerdantSieve.Store.Migrations
                         .HasColumnType("text")
                         .HasColumnName("id");
 
+                    b.Property<string>("Batch")
+                        .HasColumnType("text")
+                        .HasColumnName("batch");
+
                     b.Property<string>("Before")
                         .HasColumnType("jsonb")
                         .HasColumnName("before");
@@ -885,6 +889,18 @@ namespace VerdantSieve.Store.Migrations
                     b.Property<DateTimeOffset?>("Discarded")
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("discarded");
+
+                    b.Property<DateOnly?>("DueFrom")
+                        .HasColumnType("date")
+                        .HasColumnName("due_from");
+
+                    b.Property<double?>("DueSettles")
+                        .HasColumnType("double precision")
+                        .HasColumnName("due_settles");
+
+                    b.Property<DateOnly?>("DueTo")
+                        .HasColumnType("date")
+                        .HasColumnName("due_to");
 
                     b.Property<int>("Edition")
                         .HasColumnType("integer")
@@ -935,6 +951,10 @@ namespace VerdantSieve.Store.Migrations
                     b.Property<string>("Rank")
                         .HasColumnType("text")
                         .HasColumnName("rank");
+
+                    b.Property<int?>("Sex")
+                        .HasColumnType("integer")
+                        .HasColumnName("sex");
 
                     b.Property<string>("Tag")
                         .IsRequired()

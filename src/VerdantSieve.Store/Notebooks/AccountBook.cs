@@ -88,6 +88,17 @@ public sealed class AccountBook(SieveContext database, Reader reader)
         );
     }
 
+    /// <summary>The pictures kept for the account, one after another.</summary>
+    public IAsyncEnumerable<(string Id, string Look, string Caption, byte[] Jpeg)> Pictures() =>
+        (
+            from picture in database.Pictures.AsNoTracking()
+            join look in database.Looks.AsNoTracking() on picture.LookId equals look.Id
+            join tree in database.Trees.AsNoTracking() on look.TreeId equals tree.Id
+            where tree.Owner == Person
+            orderby picture.At
+            select new ValueTuple<string, string, string, byte[]>(picture.Id, picture.LookId, picture.Caption, picture.Bytes)
+        ).AsAsyncEnumerable();
+
     /// <summary>Does away with all that an account holds. What it said of others' trees stays there, without a name.</summary>
     public async Task Forget()
     {

@@ -91,7 +91,7 @@ public sealed class OpinionBook(SieveContext database, IClock clock, Reader read
 
     internal static bool IsOwn(OpinionRow row, Reader reader) => row.From == reader.Person || reader.Owners.Contains(row.From);
 
-    private static Opinion Read(OpinionRow row, Reader? reader) =>
+    internal static Opinion Read(OpinionRow row, Reader? reader) =>
         new(row.Id, row.Kind, row.By, Instant.FromDateTimeOffset(row.At))
         {
             Name = row.Name,

@@ -1,5 +1,8 @@
 using Microsoft.EntityFrameworkCore;
 using NodaTime;
+using VerdantSieve.Core;
+using VerdantSieve.Core.Formats.Notebook;
+using VerdantSieve.Core.Observing;
 using VerdantSieve.Core.Seasons;
 using VerdantSieve.Core.Trees;
 using VerdantSieve.Store.Looks;
@@ -126,7 +129,7 @@ public sealed class TreeBook(SieveContext database, IClock clock, Reader reader)
     private async Task Keep(TreeRow tree, Microsoft.EntityFrameworkCore.Storage.IDbContextTransaction transaction)
     {
         tree.Edition++;
-        (tree.Tag, tree.IsSensitive) = (tree.Details.Tag, tree.Details.IsSensitive);
+        (tree.Tag, tree.IsSensitive, tree.Sex) = (tree.Details.Tag, tree.Details.IsSensitive, tree.Details.Sex);
         tree.Changed = Now;
         await database.SaveChangesAsync();
         await transaction.CommitAsync();
@@ -166,7 +169,11 @@ public sealed class TreeBook(SieveContext database, IClock clock, Reader reader)
     {
         var until = Now.AddDays(-DaysKept);
         var looks = await database.Looks.Where(look => look.Discarded < until).ExecuteDeleteAsync(cancel);
+        var pictures = await database.Pictures.Where(picture => picture.Discarded < until).ExecuteDeleteAsync(cancel);
+        var outings = await database.Outings.Where(outing => outing.Discarded < until).ExecuteDeleteAsync(cancel);
         return looks
+            + pictures
+            + outings
             + await database
                 .Trees.Where(tree => tree.Discarded < until || !database.Looks.Any(look => look.TreeId == tree.Id))
                 .ExecuteDeleteAsync(cancel);
@@ -205,6 +212,8 @@ public sealed class TreeBook(SieveContext database, IClock clock, Reader reader)
                 Probability = tree.Probability,
                 IsDisputed = tree.IsDisputed,
                 IsSensitive = tree.IsSensitive,
+                Sex = tree.Sex,
+                Changed = look.Changed > tree.Changed ? look.Changed : tree.Changed,
             }
         ).ToListAsync(cancel);
 
@@ -220,6 +229,148 @@ public sealed class TreeBook(SieveContext database, IClock clock, Reader reader)
             select new { tree.Id, LookId = look.Id, step.Content }
         ).ToListAsync(cancel);
         return found.ToLookup(visit => visit.Id, visit => new Visit(visit.LookId, LookShape.Read(visit.Content)));
+    }
+
+    /// <summary>What else is kept of many trees at once, by tree: in two queries.</summary>
+    public async Task<IReadOnlyDictionary<string, TreeRest>> RestOf(IReadOnlyList<string> trees, CancellationToken cancel = default)
+    {
+        var rows = await database
+            .Trees.AsNoTracking()
+            .Where(tree => trees.Contains(tree.Id) && reader.Owners.Contains(tree.Owner))
+            .Select(tree => new { tree.Id, tree.FloraId, tree.Details })
+            .ToListAsync(cancel);
+        string[] own = [.. rows.Select(row => row.Id)];
+        var lines = await database
+            .Opinions.AsNoTracking()
+            .Where(line => own.Contains(line.TreeId))
+            .OrderBy(line => line.At)
+            .ThenBy(line => line.Id)
+            .ToListAsync(cancel);
+        var history = lines.ToLookup(line => line.TreeId, line => OpinionBook.Read(line, reader));
+        return rows.ToDictionary(row => row.Id, row => new TreeRest(row.FloraId, row.Details, [.. history[row.Id]]));
+    }
+
+    /// <summary>Keeps when visits are best made, for the list of what is due.</summary>
+    public async Task KeepDue(IReadOnlyDictionary<string, (DateOnly From, DateOnly To, double Settles)> due)
+    {
+        var ids = due.Keys.ToArray();
+        foreach (var tree in await database.Trees.Where(tree => ids.Contains(tree.Id) && reader.Owners.Contains(tree.Owner)).ToListAsync())
+            (tree.DueFrom, tree.DueTo, tree.DueSettles) = due[tree.Id];
+        await database.SaveChangesAsync();
+        database.ChangeTracker.Clear();
+    }
+
+    /// <summary>The open trees that a visit on a day is likeliest to settle, as worked out last.</summary>
+    public async Task<IReadOnlyList<DueTree>> Due(DateOnly day, int take, CancellationToken cancel = default) =>
+        await (
+            from tree in database.Trees.AsNoTracking()
+            join look in database.Looks.AsNoTracking() on tree.Id equals look.TreeId
+            where
+                reader.Owners.Contains(tree.Owner)
+                && tree.Discarded == null
+                && look.IsLatest
+                && look.Discarded == null
+                && tree.DueFrom <= day
+                && tree.DueTo >= day
+                && look.Date < day
+            orderby tree.DueSettles descending, tree.Id
+            select new DueTree(tree.Id, tree.Tag, look.Place, tree.DueTo!.Value, tree.DueSettles!.Value)
+        )
+            .Take(take)
+            .ToListAsync(cancel);
+
+    /// <summary>Takes trees in from a file: all of them at once, or none.</summary>
+    /// <param name="imported">The trees.</param>
+    /// <param name="floraId">The flora they are looked at with.</param>
+    /// <param name="country">The country they stand in; null where that is not known.</param>
+    /// <param name="file">What they came with.</param>
+    /// <returns>What all of them can be taken back by.</returns>
+    public async Task<string> TakeIn(IReadOnlyList<ImportedTree> imported, string floraId, string? country, string file)
+    {
+        var (batch, now) = (LookBook.NewId(), Now);
+        foreach (var tree in imported)
+        {
+            var id = LookBook.NewId();
+            var row = new TreeRow
+            {
+                Id = id,
+                Owner = reader.Owner,
+                FloraId = floraId,
+                Details = new TreeDetails { Tag = tree.Tag },
+                Tag = tree.Tag,
+                Batch = batch,
+                Created = now,
+                Changed = now,
+            };
+            Put(row, tree.At);
+            var content = ContentOf(tree, country);
+            var look = new LookRow
+            {
+                Id = id,
+                FloraId = floraId,
+                TreeId = id,
+                IsLatest = true,
+                Created = now,
+                Changed = now,
+            };
+            LookBook.Describe(look, content);
+            if (tree.Name.Length > 0)
+            {
+                var line = NamedBy(tree, id, file);
+                database.Opinions.Add(line);
+                (row.Name, row.Rank) = (line.Name, line.Rank);
+            }
+            database.Trees.Add(row);
+            database.Looks.Add(look);
+            database.LookSteps.Add(LookBook.Step(id, 0, $"taken from {file}", content, now));
+        }
+        await database.SaveChangesAsync();
+        database.ChangeTracker.Clear();
+        return batch;
+    }
+
+    private static LookContent ContentOf(ImportedTree tree, string? country) =>
+        new()
+        {
+            Place = tree.Place,
+            Observer = tree.Observer,
+            Notes = tree.Notes,
+            Circumstances = new RawCircumstances
+            {
+                Region = country,
+                Date = tree.Day is { } day ? NodaTime.Text.LocalDatePattern.Iso.Format(day) : null,
+                Latitude = Number(tree.At?.Latitude),
+                Longitude = Number(tree.At?.Longitude),
+                Elevation = Number(tree.At?.Elevation),
+            },
+        };
+
+    private static string? Number(double? value) => value?.ToString("R", System.Globalization.CultureInfo.InvariantCulture);
+
+    private OpinionRow NamedBy(ImportedTree tree, string id, string file) =>
+        new()
+        {
+            TreeId = id,
+            LookId = id,
+            Kind = OpinionKind.Determined,
+            Name = tree.Name,
+            Rank = tree.Rank?.Word(),
+            Reasons = $"As it stood in {file}.",
+            From = reader.Person ?? reader.Owner,
+            By = tree.Observer.Length > 0 ? tree.Observer : reader.Shown,
+            At = tree.Day is { } day ? new DateTimeOffset(day.ToDateTimeUnspecified(), TimeSpan.Zero) : Now,
+        };
+
+    /// <summary>Throws all trees away that came with one file, or brings them back.</summary>
+    /// <returns>How many there were.</returns>
+    public async Task<int> DiscardBatch(string batch, bool discarded)
+    {
+        DateTimeOffset? when = discarded ? Now : null;
+        return LookBook.IsId(batch)
+            ? await database
+                .Trees.Where(tree => tree.Batch == batch && reader.Owners.Contains(tree.Owner))
+                .ExecuteUpdateAsync(set => set.SetProperty(tree => tree.Discarded, when))
+            : 0;
     }
 
     /// <summary>How many trees an account holds, the thrown-away ones among them.</summary>

@@ -1,6 +1,14 @@
+using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Seasons;
+using VerdantSieve.Core.Trees;
 
 namespace VerdantSieve.Store.Notebooks;
+
+/// <summary>What is kept of a tree beside what maps need and its visits.</summary>
+/// <param name="FloraId">The flora it is looked at with.</param>
+/// <param name="Details">Tag, girth, height and the rest.</param>
+/// <param name="History">The history of determinations, oldest first.</param>
+public sealed record TreeRest(string FloraId, TreeDetails Details, IReadOnlyList<Opinion> History);
 
 /// <summary>A tree as maps and plans need it.</summary>
 /// <param name="Id">The tree.</param>
@@ -20,6 +28,12 @@ public sealed record TreePoint(string Id, string Tag, string Place, DateOnly? Da
 
     /// <summary>Whether a second reader sees it otherwise.</summary>
     public bool IsDisputed { get; init; }
+
+    /// <summary>Its sex, where it is known.</summary>
+    public PlantSex? Sex { get; init; }
+
+    /// <summary>When anything of it was changed last.</summary>
+    public DateTimeOffset Changed { get; init; }
 
     /// <summary>Whether where it stands is not told to others.</summary>
     public bool IsSensitive { get; init; }

@@ -1,3 +1,4 @@
+using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Trees;
 
 namespace VerdantSieve.Store.Notebooks;
@@ -18,6 +19,12 @@ public sealed class TreeRow
     // Copied from the details, for lists.
     public string Tag { get; set; } = "";
     public bool IsSensitive { get; set; }
+    public PlantSex? Sex { get; set; }
+
+    // The weeks in which a visit is best made, as they were worked out last, and how likely it settles the tree.
+    public DateOnly? DueFrom { get; set; }
+    public DateOnly? DueTo { get; set; }
+    public double? DueSettles { get; set; }
 
     /// <summary>What the details were before the last change, so that it can be taken back; null where nothing was changed.</summary>
     public TreeDetails? Before { get; set; }
@@ -35,6 +42,9 @@ public sealed class TreeRow
     public string? Rank { get; set; }
     public double? Probability { get; set; }
     public bool IsDisputed { get; set; }
+
+    /// <summary>What it was taken in with, so that all of that can be taken back; null where it was begun here.</summary>
+    public string? Batch { get; init; }
 
     public bool IsDemo { get; init; }
     public DateTimeOffset Created { get; init; }

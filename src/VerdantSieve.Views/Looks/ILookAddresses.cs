@@ -17,6 +17,9 @@ public interface ILookAddresses
     /// <summary>The tree: all its visits, what is thought of it, when to come back.</summary>
     string Tree { get; }
 
+    /// <summary>The pictures kept with the look.</summary>
+    string Pictures { get; }
+
     /// <summary>Plants side by side.</summary>
     string Beside { get; }
 

@@ -18,7 +18,8 @@ public static class YearPicture
         Line = 19;
 
     private const int MostSeasons = 5,
-        DaysInWeek = 7;
+        DaysInWeek = 7,
+        RoomForName = 130;
 
     /// <summary>The picture, with its words for those who do not see it.</summary>
     /// <param name="year">The coming year.</param>
@@ -81,7 +82,8 @@ public static class YearPicture
             if (!first)
                 continue;
             var words = $"{(season.Fruit ? "fruit" : "flowers")} of {season.Taxon.CommonName}";
-            var atEnd = left > width * 0.6;
+            // Where there is no room behind it, its name stands before it.
+            var atEnd = right > width - RoomForName && left > RoomForName;
             svg.Append(
                 CultureInfo.InvariantCulture,
                 $"<text x=\"{N(atEnd ? left - 4 : right + 4)}\" y=\"{N(y + 4)}\"{(atEnd ? " text-anchor=\"end\"" : "")}>{WebUtility.HtmlEncode(words)}</text>"

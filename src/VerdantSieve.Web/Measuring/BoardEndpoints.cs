@@ -1,5 +1,6 @@
 using Microsoft.AspNetCore.Mvc;
 using VerdantSieve.Core;
+using VerdantSieve.Imaging.Pictures;
 using VerdantSieve.Imaging.Tracing;
 
 namespace VerdantSieve.Web.Measuring;
@@ -7,9 +8,6 @@ namespace VerdantSieve.Web.Measuring;
 /// <summary>What the measuring board asks of the server: tracing a picture and measuring outlines. Nothing that is sent is kept.</summary>
 public static class BoardEndpoints
 {
-    /// <summary>The most bytes of a picture: 16 MB.</summary>
-    public const long MostBytes = 16 * 1024 * 1024;
-
     private const string Root = "/board";
 
     // Two at once: each takes a core and some hundred megabytes.
@@ -18,7 +16,7 @@ public static class BoardEndpoints
     /// <summary>Adds the addresses.</summary>
     public static void MapBoard(this IEndpointRouteBuilder routes)
     {
-        routes.MapPost($"{Root}/trace", Trace).ExcludeFromDescription().WithMetadata(new RequestSizeLimitAttribute(MostBytes + 64 * 1024));
+        routes.MapPost($"{Root}/trace", Trace).ExcludeFromDescription().WithMetadata(new RequestSizeLimitAttribute(PictureBounds.MostBytes + 64 * 1024));
         routes.MapPost($"{Root}/measure", Measure).ExcludeFromDescription().WithMetadata(new RequestSizeLimitAttribute(2 * 1024 * 1024));
         routes
             .MapGet(
@@ -39,8 +37,8 @@ public static class BoardEndpoints
         var form = await request.ReadFormAsync(cancel);
         if (form.Files.GetFile("picture") is not { Length: > 0 } file)
             return Refused(Fault.AtField("picture", null, "Choose a picture first: JPEG, PNG or WebP."));
-        if (file.Length > MostBytes)
-            return Refused(Fault.AtField("picture", null, $"At most {MostBytes / 1024 / 1024} MB can be read."));
+        if (file.Length > PictureBounds.MostBytes)
+            return Refused(Fault.AtField("picture", null, $"At most {PictureBounds.MostBytes / 1024 / 1024} MB can be read."));
         var read = ScaleForm.Read(form);
         if (!read.Has(out var scale))
             return Refused(read.Faults[0]);

@@ -7,12 +7,13 @@ using VerdantSieve.Core;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Store.Floras;
 using VerdantSieve.Store.Looks;
+using VerdantSieve.Store.Notebooks;
 using VerdantSieve.Web.Shared;
 
 namespace VerdantSieve.Web.Pages;
 
 /// <summary>The first page: where and when, and off.</summary>
-public sealed class IndexModel(LookBook book, FloraShelf shelf, FloraLibrary library, IClock clock) : PageModel
+public sealed class IndexModel(LookBook book, TreeBook trees, FloraShelf shelf, FloraLibrary library, IClock clock) : PageModel
 {
     [BindProperty]
     public WhereForm Where { get; set; } = new();
@@ -22,6 +23,9 @@ public sealed class IndexModel(LookBook book, FloraShelf shelf, FloraLibrary lib
     public string? Flora { get; set; }
 
     public IReadOnlyList<LookEntry> Recent { get; private set; } = [];
+
+    /// <summary>The trees that are best visited now.</summary>
+    public IReadOnlyList<DueTree> Due { get; private set; } = [];
 
     /// <summary>The floras there are to choose from.</summary>
     public IReadOnlyList<FloraEntry> Floras { get; private set; } = [];
@@ -48,6 +52,12 @@ public sealed class IndexModel(LookBook book, FloraShelf shelf, FloraLibrary lib
         return RedirectToPage("/Looks/Look", new { id = look.Id });
     }
 
-    private async Task Lists(CancellationToken cancel) =>
-        (Recent, Floras) = (await book.List(take: 4, cancel: cancel), await library.List(cancel: cancel));
+    private const int MostRecent = 4,
+        MostDue = 4;
+
+    private async Task Lists(CancellationToken cancel)
+    {
+        (Recent, Floras) = (await book.List(take: MostRecent, cancel: cancel), await library.List(cancel: cancel));
+        Due = await trees.Due(clock.InTzdbSystemDefaultZone().GetCurrentDate().ToDateOnly(), MostDue, cancel);
+    }
 }

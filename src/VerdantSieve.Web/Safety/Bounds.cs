@@ -15,6 +15,10 @@ public static class Bounds
     private static readonly (string Path, int PerMinute)[] Posts =
     [
         ("/sign-in", 20),
+        ("/sign-up", 10),
+        ("/forgotten", 6),
+        ("/new-password", 20),
+        ("/notebook/exchange", 30),
         ("/desk/floras", 12),
         ("/", 60),
         ("/board/trace", 60),

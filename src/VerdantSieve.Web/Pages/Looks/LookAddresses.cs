@@ -19,6 +19,9 @@ public sealed class LookAddresses(IUrlHelper url, Look look, OpenFlora open, IAn
     public string Tree => url.Page("/Trees/Tree", new { id = look.TreeId })!;
 
     /// <inheritdoc/>
+    public string Pictures => url.Page("/Looks/Pictures", new { id = look.Id })!;
+
+    /// <inheritdoc/>
     public string Beside => url.Page("/Plants/Beside")!;
 
     /// <inheritdoc/>

@@ -1,3 +1,4 @@
+using System.IO.Compression;
 using System.Net.Mime;
 using System.Text.Json;
 using System.Text.Json.Serialization;
@@ -61,12 +62,21 @@ public sealed class AccountModel(AccountBook accounts, TreeBook trees, SignInMan
         return await Answer("The password is changed; elsewhere you are signed out.", cancel);
     }
 
-    public async Task<IActionResult> OnGetEverything(CancellationToken cancel) =>
-        File(
-            JsonSerializer.SerializeToUtf8Bytes(await accounts.Everything(cancel), Json),
-            MediaTypeNames.Application.Json,
-            "notebook.json"
-        );
+    public async Task<IActionResult> OnGetEverything(CancellationToken cancel)
+    {
+        using var file = new MemoryStream();
+        using (var zip = new ZipArchive(file, ZipArchiveMode.Create, leaveOpen: true))
+        {
+            await using (var json = zip.CreateEntry("notebook.json").Open())
+                await JsonSerializer.SerializeAsync(json, await accounts.Everything(cancel), Json, cancel);
+            await foreach (var (id, look, _, jpeg) in accounts.Pictures().WithCancellation(cancel))
+            {
+                await using var picture = zip.CreateEntry($"pictures/{look}-{id}.jpg", CompressionLevel.NoCompression).Open();
+                await picture.WriteAsync(jpeg, cancel);
+            }
+        }
+        return File(file.ToArray(), MediaTypeNames.Application.Zip, "notebook.zip");
+    }
 
     public async Task<IActionResult> OnPostDelete(string? old, CancellationToken cancel)
     {

@@ -13,11 +13,15 @@ using VerdantSieve.Web.Notebooks;
 namespace VerdantSieve.Web.Pages.Trees;
 
 /// <summary>One tree: all its visits together, what is thought of it, and when to come back.</summary>
-public sealed class TreeModel(TreeBook trees, OpinionBook opinions, Store.Looks.LookBook looks, FloraShelf shelf, Reader reader, IClock clock)
+public sealed class TreeModel(TreeBook trees, OpinionBook opinions, Store.Looks.LookBook looks, PictureBook pictures, FloraShelf shelf, Reader reader, IClock clock)
     : PageModel
 {
     public TreeView View { get; private set; } = null!;
     public Tree Tree => View.Tree;
+
+    /// <summary>The pictures kept with each visit.</summary>
+    public ILookup<string, KeptPicture> Pictures { get; private set; } = null!;
+
     public TreeForm Details { get; private set; } = new();
     public OpinionForm Opinion { get; private set; } = new();
 
@@ -94,6 +98,7 @@ public sealed class TreeModel(TreeBook trees, OpinionBook opinions, Store.Looks.
         if (await trees.Find(id, cancel) is not { } tree || await shelf.Take(tree.FloraId) is not { } open)
             return false;
         View = new TreeView(tree, open, Today);
+        Pictures = (await pictures.Of([.. tree.Visits.Select(visit => visit.LookId)], cancel)).ToLookup(picture => picture.LookId);
         Details = TreeForm.Of(tree);
         Opinion.Kind = tree.Standing.Stands is null ? "determined" : "agreed";
         return true;
@@ -114,6 +119,8 @@ public sealed class TreeModel(TreeBook trees, OpinionBook opinions, Store.Looks.
         {
             if (View.Question.Readings.Count == 0)
                 return "Nothing has been read of it yet; any time is a good time.";
+            if (View.Answer.Enough is not null)
+                return "Enough is known to keep away from it; nothing is gained by going back.";
             if (View.Year.Best is not { } best || View.Year.BestSpan() is not var (from, to))
                 return "No week of the coming year is likely to settle it; what parts what is left can hardly be seen.";
             var looks = Wording.Join([.. best.Looks.Take(3).Select(look => look.Character.Label)], "and");

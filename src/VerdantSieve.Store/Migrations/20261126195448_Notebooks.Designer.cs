@@ -13,7 +13,7 @@ using VerdantSieve.Store;
 namespace VerdantSieve.Store.Migrations
 {
     [DbContext(typeof(SieveContext))]
-    [Migration("20261126191407_Notebooks")]
+    [Migration("20261126195448_Notebooks")]
     partial class Notebooks
     {
         /// <inheritdoc />
@@ -866,6 +866,10 @@ namespace VerdantSieve.Store.Migrations
                         .HasColumnType("text")
                         .HasColumnName("id");
 
+                    b.Property<string>("Batch")
+                        .HasColumnType("text")
+                        .HasColumnName("batch");
+
                     b.Property<string>("Before")
                         .HasColumnType("jsonb")
                         .HasColumnName("before");
@@ -888,6 +892,18 @@ namespace VerdantSieve.Store.Migrations
                     b.Property<DateTimeOffset?>("Discarded")
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("discarded");
+
+                    b.Property<DateOnly?>("DueFrom")
+                        .HasColumnType("date")
+                        .HasColumnName("due_from");
+
+                    b.Property<double?>("DueSettles")
+                        .HasColumnType("double precision")
+                        .HasColumnName("due_settles");
+
+                    b.Property<DateOnly?>("DueTo")
+                        .HasColumnType("date")
+                        .HasColumnName("due_to");
 
                     b.Property<int>("Edition")
                         .HasColumnType("integer")
@@ -938,6 +954,10 @@ namespace VerdantSieve.Store.Migrations
                     b.Property<string>("Rank")
                         .HasColumnType("text")
                         .HasColumnName("rank");
+
+                    b.Property<int?>("Sex")
+                        .HasColumnType("integer")
+                        .HasColumnName("sex");
 
                     b.Property<string>("Tag")
                         .IsRequired()

@@ -1,0 +1,181 @@
+using System.Globalization;
+using System.Net;
+using System.Text;
+using VerdantSieve.Core.Drawing;
+using VerdantSieve.Core.Drawing.Maps;
+using VerdantSieve.Core.Formats.Notebook;
+using VerdantSieve.Core.Seasons;
+
+namespace VerdantSieve.Web.Drawings;
+
+/// <summary>How far a tree is settled, as the map shows it by shape.</summary>
+public enum MapMark
+{
+    /// <summary>A ring: nothing is settled.</summary>
+    Open,
+
+    /// <summary>A half-filled disc: a genus or a group.</summary>
+    Half,
+
+    /// <summary>A disc: a kind.</summary>
+    Settled,
+
+    /// <summary>A diamond: two readers differ.</summary>
+    Disputed,
+}
+
+/// <summary>A tree on the map.</summary>
+/// <param name="Number">Its number in the list beside it.</param>
+/// <param name="At">Where it stands.</param>
+/// <param name="Mark">How far it is settled.</param>
+/// <param name="Words">What is said of it.</param>
+/// <param name="Address">Where its page is.</param>
+public sealed record MappedTree(int Number, Position At, MapMark Mark, string Words, string Address);
+
+/// <summary>Draws a piece of ground with its trees.</summary>
+public static class MapPicture
+{
+    // Trees that would lie on each other are drawn as one mark with their number.
+    private const double Mark = 11,
+        Cell = 24;
+
+    private static readonly Dictionary<string, string> Classes = new()
+    {
+        ["wood"] = "wood",
+        ["water"] = "water",
+        ["stream"] = "stream",
+        ["path"] = "path",
+        ["road"] = "road",
+        ["building"] = "building",
+        ["edge"] = "edge",
+    };
+
+    /// <summary>The picture.</summary>
+    /// <param name="map">The map.</param>
+    /// <param name="features">What lies on it.</param>
+    /// <param name="ways">The ways that were walked.</param>
+    /// <param name="trees">The trees.</param>
+    /// <param name="label">What it shows, in a sentence.</param>
+    public static string Draw(
+        LocalMap map,
+        IReadOnlyList<GeoFeature> features,
+        IReadOnlyList<IReadOnlyList<Position>> ways,
+        IReadOnlyList<MappedTree> trees,
+        string label
+    )
+    {
+        var svg = new StringBuilder();
+        svg.Append(
+            CultureInfo.InvariantCulture,
+            $"<svg class=\"groundmap\" viewBox=\"0 0 {N(map.Width)} {N(map.Height)}\" role=\"group\" aria-label=\"{WebUtility.HtmlEncode(label)}\">"
+        );
+        svg.Append(Ground(map, features, ways));
+        foreach (var cell in trees.GroupBy(tree => CellOf(map.At(tree.At))))
+            Tree(svg, map, [.. cell]);
+        return svg.Append("</svg>").ToString();
+    }
+
+    /// <summary>What lies under the trees: features, ways, scale bar and north, without the frame.</summary>
+    public static string Ground(LocalMap map, IReadOnlyList<GeoFeature> features, IReadOnlyList<IReadOnlyList<Position>> ways)
+    {
+        var svg = new StringBuilder();
+        foreach (var feature in features.OrderBy(feature => feature.Kind is "stream" or "path" or "road").ThenBy(feature => feature.Kind == "building"))
+        {
+            var path = string.Concat(feature.Lines.Select(line => PathOf(map, line) + (feature.IsArea ? "Z" : "")));
+            svg.Append(CultureInfo.InvariantCulture, $"<path class=\"{Classes.GetValueOrDefault(feature.Kind, "line")}\" d=\"{path}\"/>");
+        }
+        foreach (var feature in features.Where(feature => feature.Name.Length > 0 && feature.Kind is not ("edge" or "path" or "road")))
+        {
+            var line = feature.Lines[0];
+            var at = feature.IsArea
+                ? map.At(new Position(line.Average(point => point.Latitude), line.Average(point => point.Longitude), 0))
+                : map.At(line[line.Count / 2]);
+            svg.Append(CultureInfo.InvariantCulture, $"<text class=\"placename\" x=\"{N(at.X)}\" y=\"{N(at.Y)}\">{WebUtility.HtmlEncode(feature.Name)}</text>");
+        }
+        foreach (var way in ways.Where(way => way.Count > 1))
+            svg.Append(CultureInfo.InvariantCulture, $"<path class=\"way\" d=\"{PathOf(map, way)}\"/>");
+        Scale(svg, map);
+        return svg.ToString();
+    }
+
+    /// <summary>The map for a sheet of paper: no page is there to give it its colours.</summary>
+    public static string OnPaper(Notebooks.GroundView view)
+    {
+        var svg = new StringBuilder();
+        svg.Append(view.Inked(Inks));
+        foreach (var tree in view.Mapped)
+        {
+            var at = view.Map.At(tree.At);
+            svg.Append(
+                CultureInfo.InvariantCulture,
+                $"<circle cx=\"{N(at.X)}\" cy=\"{N(at.Y)}\" r=\"{N(Mark)}\" fill=\"{(tree.Mark == MapMark.Settled ? "#4a6628" : "#fff")}\" stroke=\"#111\" stroke-width=\"1.5\"/><text x=\"{N(at.X)}\" y=\"{N(at.Y + 4)}\" text-anchor=\"middle\" font-family=\"DejaVu Sans\" font-size=\"11\" fill=\"{(tree.Mark == MapMark.Settled ? "#fff" : "#111")}\">{tree.Number}</text>"
+            );
+        }
+        return svg.ToString();
+    }
+
+    // The classes of the ground in inks of their own.
+    private static readonly Dictionary<string, string> Inks = new()
+    {
+        ["wood"] = "fill=\"#dbe2bf\"",
+        ["water"] = "fill=\"#cfdde0\"",
+        ["stream"] = "fill=\"none\" stroke=\"#7d9ba3\" stroke-width=\"3\"",
+        ["path"] = "fill=\"none\" stroke=\"#6b4a33\" stroke-width=\"1.2\" stroke-dasharray=\"4 3\"",
+        ["road"] = "fill=\"none\" stroke=\"#cbb79b\" stroke-width=\"5\"",
+        ["building"] = "fill=\"#6b4a33\"",
+        ["edge"] = "fill=\"none\" stroke=\"#6b4a33\" stroke-dasharray=\"9 3 2 3\"",
+        ["line"] = "fill=\"none\" stroke=\"#777\"",
+        ["way"] = "fill=\"none\" stroke=\"#9d2f2c\" stroke-width=\"1.6\"",
+        ["scalebar"] = "fill=\"none\" stroke=\"#111\"",
+        ["north"] = "fill=\"none\" stroke=\"#111\"",
+        ["placename"] = "font-family=\"DejaVu Serif\" font-style=\"italic\" font-size=\"12\" text-anchor=\"middle\" fill=\"#555\"",
+        ["scaletext"] = "font-family=\"DejaVu Sans\" font-size=\"11\" text-anchor=\"middle\" fill=\"#111\"",
+    };
+
+    private static (int, int) CellOf(Point at) => ((int)(at.X / Cell), (int)(at.Y / Cell));
+
+    private static void Tree(StringBuilder svg, LocalMap map, MappedTree[] trees)
+    {
+        var at = map.At(trees[0].At);
+        var words = trees.Length == 1 ? trees[0].Words : $"{trees.Length} trees: {string.Join("; ", trees.Take(8).Select(tree => tree.Words))}";
+        var mark = trees.All(tree => tree.Mark == trees[0].Mark) ? trees[0].Mark : MapMark.Half;
+        svg.Append(
+            CultureInfo.InvariantCulture,
+            $"<a href=\"{(trees.Length == 1 ? WebUtility.HtmlEncode(trees[0].Address) : $"#tree-{trees[0].Number}")}\" class=\"treemark {mark.ToString().ToLowerInvariant()}\" data-tree=\"{trees[0].Number}\" aria-label=\"{WebUtility.HtmlEncode(words)}\"><title>{WebUtility.HtmlEncode(words)}</title>{Shape(at, mark)}<text x=\"{N(at.X)}\" y=\"{N(at.Y + 4)}\">{(trees.Length == 1 ? trees[0].Number.ToString(CultureInfo.InvariantCulture) : $"×{trees.Length}")}</text></a>"
+        );
+    }
+
+    private static string Shape(Point at, MapMark mark)
+    {
+        var disc = string.Create(CultureInfo.InvariantCulture, $"<circle cx=\"{N(at.X)}\" cy=\"{N(at.Y)}\" r=\"{N(Mark)}\"/>");
+        return mark switch
+        {
+            MapMark.Open or MapMark.Settled => disc,
+            MapMark.Half => disc
+                + string.Create(
+                    CultureInfo.InvariantCulture,
+                    $"<path class=\"fill\" d=\"M{N(at.X - Mark)} {N(at.Y)}A{N(Mark)} {N(Mark)} 0 0 0 {N(at.X + Mark)} {N(at.Y)}Z\"/>"
+                ),
+            MapMark.Disputed => string.Create(
+                CultureInfo.InvariantCulture,
+                $"<path class=\"diamond\" d=\"M{N(at.X)} {N(at.Y - 14)}L{N(at.X + 14)} {N(at.Y)}L{N(at.X)} {N(at.Y + 14)}L{N(at.X - 14)} {N(at.Y)}Z\"/>"
+            ),
+        };
+    }
+
+    private static void Scale(StringBuilder svg, LocalMap map)
+    {
+        var (metres, drawn) = map.Bar;
+        var y = map.Height - 14;
+        var words = metres >= 1000 ? $"{metres / 1000:0.#} km" : $"{metres:0.#} m";
+        svg.Append(CultureInfo.InvariantCulture, $"<path class=\"scalebar\" d=\"M14 {N(y - 5)}V{N(y)}H{N(14 + drawn)}V{N(y - 5)}\"/><text class=\"scaletext\" x=\"{N(14 + drawn / 2)}\" y=\"{N(y - 5)}\">{words}</text>");
+        svg.Append(CultureInfo.InvariantCulture, $"<path class=\"north\" d=\"M{N(map.Width - 22)} 40V14M{N(map.Width - 27)} 22L{N(map.Width - 22)} 13L{N(map.Width - 17)} 22\"/><text class=\"scaletext\" x=\"{N(map.Width - 22)}\" y=\"54\">N</text>");
+    }
+
+    private static string PathOf(LocalMap map, IReadOnlyList<Position> line) =>
+        string.Concat(
+            line.Select(map.At).Select((at, i) => string.Create(CultureInfo.InvariantCulture, $"{(i == 0 ? 'M' : 'L')}{N(at.X)} {N(at.Y)}"))
+        );
+
+    private static string N(double value) => Math.Round(value, 1).ToString(CultureInfo.InvariantCulture);
+}

@@ -1,0 +1,58 @@
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+using VerdantSieve.Core.Drawing;
+using VerdantSieve.Imaging;
+using VerdantSieve.Store.Notebooks;
+using VerdantSieve.Views.Drawings;
+using VerdantSieve.Web.Notebooks;
+
+namespace VerdantSieve.Web.Pages.Trees;
+
+/// <summary>The report of an outing: who, where, when, what was found and on what grounds; as a page and as PDF.</summary>
+public sealed class ReportModel(OutingBook outings, TreeBook trees, FloraShelf shelf, OpenTrees open, IWebHostEnvironment host) : PageModel
+{
+    public Outing Outing { get; private set; } = null!;
+    public GroundView View { get; private set; } = null!;
+    public IReadOnlyList<TreeView> Trees { get; private set; } = [];
+
+    public async Task<IActionResult> OnGet(string id, CancellationToken cancel) => await Load(id, cancel) ? Page() : NotFound();
+
+    public async Task<IActionResult> OnGetPdf(string id, CancellationToken cancel)
+    {
+        if (!await Load(id, cancel))
+            return NotFound();
+        var built = Path.Combine(host.WebRootPath, "built");
+        var pages = ReportSheets.Of(Outing, View, Trees);
+        var pdf = PdfSheets.Make(
+            pages,
+            PlateSvg.SheetWidth,
+            PlateSvg.SheetHeight,
+            Outing.About.Title,
+            Path.Combine(built, "sheet.ttf"),
+            Path.Combine(built, "sheet-italic.ttf")
+        );
+        return File(pdf, "application/pdf", "outing.pdf");
+    }
+
+    private async Task<bool> Load(string id, CancellationToken cancel)
+    {
+        if (await outings.Find(id, cancel) is not { } outing)
+            return false;
+        Outing = outing;
+        var points = await trees.Points(outing: id, cancel: cancel);
+        View = new GroundView(points, [OutingModel.WayOf(outing)], tree => $"#tree-{tree.Id}");
+        var found = new List<TreeView>();
+        foreach (var point in View.Trees.Concat(View.Unplaced))
+            if (await trees.Find(point.Id, cancel) is { } tree && await shelf.Take(tree.FloraId) is { } flora)
+                found.Add(new TreeView(tree, flora, open.Today));
+        Trees = found;
+        return true;
+    }
+
+    /// <summary>The likeness of the kind that stands; null where none stands that is drawn.</summary>
+    public static Core.Botany.Taxon? Drawn(TreeView tree) =>
+        tree.Tree.Standing.Stands is { } stands ? tree.Open.Flora.FindTaxon(stands.Name) : null;
+
+    /// <summary>What speaks for the name, in sentences.</summary>
+    public static IEnumerable<string> Reasons(TreeView tree) => tree.Answer.Determination.For.Take(3).Select(reason => reason.ToString());
+}

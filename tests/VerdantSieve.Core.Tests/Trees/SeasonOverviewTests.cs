@@ -1,0 +1,67 @@
+using NodaTime;
+using VerdantSieve.Core.Looking;
+using VerdantSieve.Core.Observing;
+using VerdantSieve.Core.Tests.Sieving;
+using VerdantSieve.Core.Trees;
+using Xunit;
+
+namespace VerdantSieve.Core.Tests.Trees;
+
+/// <summary>What a season came to.</summary>
+public class SeasonOverviewTests
+{
+    private static readonly Core.Botany.Flora Flora = new MadeFlora()
+        .States("bark", "grey red")
+        .Season("flowering")
+        .Taxon("Aus primus", "bark: grey / flowering: 1 May – 31 May")
+        .Taxon("Aus secundus", "bark: red / flowering: 1 Jul – 31 Jul")
+        .Flora;
+
+    private static Visit On(string day, bool flowers) =>
+        new(
+            day,
+            new LookContent
+            {
+                Circumstances = new RawCircumstances { Date = day, Latitude = "45.5", Longitude = "-122.7", Elevation = "60" },
+                Readings = [new RawReading("flowering") { Today = flowers }],
+            }
+        );
+
+    private static Opinion Named(int at, string name, double chance) =>
+        new(at, OpinionKind.Determined, "Ann", Instant.FromUnixTimeSeconds(at)) { Name = name, Probability = chance };
+
+    private static SeasonOverview Of(params SeasonTree[] trees) => new(trees, Flora);
+
+    [Fact]
+    public void Flowers_seen_are_held_against_the_calendar_of_the_kind_that_stands()
+    {
+        var seen = Of(new SeasonTree("a", [On("2026-05-10", true), On("2026-06-10", true), On("2026-07-01", false)], [Named(1, "Aus primus", 0.9)])).Seasons;
+        Assert.Equal(["2026-05-10", "2026-06-10"], seen.Select(one => one.Day.ToString("uuuu-MM-dd", null)));
+        Assert.True(seen[0].DaysInside >= 0);
+        Assert.Equal(-10, seen[1].DaysInside);
+        Assert.Empty(Of(new SeasonTree("open", [On("2026-05-10", true)], [])).Seasons);
+    }
+
+    [Fact]
+    public void What_was_said_with_much_certainty_and_given_up_is_told_from_what_stands()
+    {
+        var overview = Of(
+            new SeasonTree("right", [], [Named(1, "Aus primus", 0.97)]),
+            new SeasonTree("changed", [], [Named(1, "Aus secundus", 0.96), Named(2, "Aus primus", 0.85)])
+        );
+        var bins = overview.Calibration.Where(bin => bin.Count > 0).ToArray();
+        Assert.Equal([(0.8, 1, 1), (0.95, 2, 1)], bins.Select(bin => (bin.From, bin.Count, bin.Stood)));
+        Assert.Equal(("Aus secundus", "Aus primus", 1), overview.TakenFor.Single());
+        Assert.Equal(("Aus primus", 2), overview.Kinds.Single());
+    }
+
+    [Fact]
+    public void Readings_that_spoke_against_the_name_are_counted_by_character()
+    {
+        var tree = new SeasonTree("a", [On("2026-05-10", true)], [Named(1, "Aus primus", 0.9)]);
+        var slips = Of(tree).Slips((_, kind) => kind.Name.Text == "Aus primus" ? ["flowering"] : []);
+        Assert.Equal(("flowering", 1, 1), (slips.Single().Character.Id, slips.Single().Against, slips.Single().Of));
+        Assert.Empty(Of(tree).Slips((_, _) => []));
+        Assert.Equal((new LocalDate(2026, 5, 1), 1), Of(tree).Months.Single());
+    }
+}
