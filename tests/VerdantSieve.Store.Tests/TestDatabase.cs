@@ -1,4 +1,5 @@
 using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Diagnostics;
 using Npgsql;
 using VerdantSieve.Store;
 using Xunit;
@@ -12,10 +13,11 @@ public sealed class TestDatabase : IAsyncLifetime
 {
     private string connection = "";
 
-    public SieveContext Open()
+    public SieveContext Open(params IInterceptor[] listening)
     {
         var options = new DbContextOptionsBuilder<SieveContext>();
         SieveContext.Configure(options, connection);
+        options.AddInterceptors(listening);
         return new SieveContext(options.Options);
     }
 

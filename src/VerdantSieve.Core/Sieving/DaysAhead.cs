@@ -1,6 +1,7 @@
 using System.Numerics.Tensors;
 using NodaTime;
 using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Seasons;
 using VerdantSieve.Core.Sieving.Columns;
 
 namespace VerdantSieve.Core.Sieving;
@@ -12,14 +13,16 @@ namespace VerdantSieve.Core.Sieving;
 /// open. The draws are spread evenly over the kinds (stratified sampling) and the same for every day, so that days can be compared.</remarks>
 internal sealed class DaysAhead
 {
-    // So many draws tell chances that differ by a tenth apart; a visit holds about so much effort.
-    private const int Draws = 64;
-    private const double VisitEffort = 8;
-    private const int MostLooks = 7;
+    // So many draws tell chances apart that differ by a twentieth, since they are the same for every day; entropy, which costs logarithms and
+    // strays less, is taken of one in four. A visit holds about so much effort.
+    private const int Draws = 96,
+        EntropyOfEvery = 4;
+    private const double VisitEffort = 7;
+    private const int MostLooks = 6;
 
     // Kinds that hold the last two in a thousand of the chance, and more than so many, are left out.
     private const double Kept = 0.998;
-    private const int MostRows = 48;
+    private const int MostRows = 32;
 
     private const double LeastBits = 0.02;
 
@@ -33,8 +36,17 @@ internal sealed class DaysAhead
     private readonly int[] rows,
         kinds;
     private readonly double[] chances;
-    private readonly Dictionary<Character, double> bits = [];
-    private readonly Dictionary<Character, Shown> outcomes = [];
+    private readonly Dictionary<string, double> bits = [];
+    private readonly Dictionary<string, Shown> outcomes = [];
+
+    // The characters of which it hangs on the very day whether they can be seen, and the rest, which hang on the stage of the leaves alone.
+    private readonly Character[] ofTheDay,
+        lasting;
+    private readonly HashSet<string> hangingOnTheDay;
+    private readonly Dictionary<StageKey, NextLook[]> lastingLooks = [];
+    private readonly Dictionary<(StageKey, string), double[]> lastingReadable = [];
+
+    private readonly record struct StageKey(LeafStage? Stage);
 
     public DaysAhead(Weighed weighed)
     {
@@ -48,7 +60,14 @@ internal sealed class DaysAhead
         var total = chances.Sum();
         chances = [.. chances.Select(chance => chance / total)];
         kinds = KindsOf(rows);
+        ofTheDay = [.. table.Flora.Characters.Where(HangsOnTheDay)];
+        hangingOnTheDay = [.. ofTheDay.Select(character => character.Id)];
+        lasting = [.. table.Flora.Characters.Where(character => !hangingOnTheDay.Contains(character.Id))];
     }
+
+    private bool HangsOnTheDay(Character character) =>
+        character is SeasonCharacter
+        || table.Flora.Vocabulary.ConditionsOf(character).Any(condition => table.Flora.FindCharacter(condition.CharacterId) is SeasonCharacter);
 
     private static int[] Likeliest(double[] posterior)
     {
@@ -93,7 +112,11 @@ internal sealed class DaysAhead
         var asking = new NextLooks(weighed, when, day);
         var looks = new List<NextLook>();
         var effort = 0.0;
-        foreach (var look in asking.Open(known, character => BitsOf(character, when)))
+        var stage = new StageKey(when.Stage);
+        if (!lastingLooks.TryGetValue(stage, out var always))
+            lastingLooks[stage] = always = [.. asking.Open(lasting, known, character => BitsOf(character, when))];
+        var today = asking.Open(ofTheDay, known, character => BitsOf(character, when));
+        foreach (var look in today.Concat(always).OrderByDescending(look => look.Worth).ThenBy(look => look.Character.Order))
         {
             if (look.Bits * look.Chance < LeastBits || looks.Count == MostLooks || effort >= VisitEffort)
                 break;
@@ -108,8 +131,8 @@ internal sealed class DaysAhead
     {
         if (character is SeasonCharacter)
             return table[character.Id].Expected(when).Bits(all);
-        if (!bits.TryGetValue(character, out var told))
-            bits[character] = told = table[character.Id].Expected(when).Bits(all);
+        if (!bits.TryGetValue(character.Id, out var told))
+            bits[character.Id] = told = table[character.Id].Expected(when).Bits(all);
         return told;
     }
 
@@ -121,14 +144,26 @@ internal sealed class DaysAhead
     private LookAhead OutcomesOf(Character character, NextLooks asking, SiteAndDay when)
     {
         Shown? shown = null;
-        if (character is SeasonCharacter || !outcomes.TryGetValue(character, out shown))
+        if (character is SeasonCharacter || !outcomes.TryGetValue(character.Id, out shown))
         {
             shown = ShownBy(character, when);
             if (character is not SeasonCharacter)
-                outcomes[character] = shown;
+                outcomes[character.Id] = shown;
         }
+        return new LookAhead(shown, ReadableIn(character, asking, when));
+    }
+
+    private double[] ReadableIn(Character character, NextLooks asking, SiteAndDay when)
+    {
+        var key = (new StageKey(when.Stage), character.Id);
+        var isLasting = !hangingOnTheDay.Contains(character.Id);
+        if (isLasting && lastingReadable.TryGetValue(key, out var known))
+            return known;
         var readable = Array.ConvertAll(asking.Readable(character), chance => (float)chance);
-        return new LookAhead(shown, Array.ConvertAll(rows, row => table.Rows.At(readable, row)));
+        var inRows = Array.ConvertAll(rows, row => table.Rows.At(readable, row));
+        if (isLasting)
+            lastingReadable[key] = inRows;
+        return inRows;
     }
 
     private Shown ShownBy(Character character, SiteAndDay when)
@@ -158,10 +193,11 @@ internal sealed class DaysAhead
             foreach (var look in looks)
                 Show(look, truth, random, posterior);
             TensorPrimitives.Divide(posterior, TensorPrimitives.Sum<double>(posterior), posterior);
-            after += Information.Entropy(posterior);
+            if (draw % EntropyOfEvery == 0)
+                after += Information.Entropy(posterior);
             settled += Best(posterior) >= weighed.Question.Certainty ? 1 : 0;
         }
-        return (Math.Max(0, Information.Entropy(chances) - after / Draws), settled / Draws);
+        return (Math.Max(0, Information.Entropy(chances) - after * EntropyOfEvery / Draws), settled / Draws);
     }
 
     // Every look takes its two numbers, made or not, so that the draws of one day are those of the next.

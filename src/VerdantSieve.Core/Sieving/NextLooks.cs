@@ -83,7 +83,7 @@ internal sealed class NextLooks
         var (all, ofKnown) = (new RowWeights(weights, table.Rows), new RowWeights(known, table.Rows));
         return
         [
-            .. Open(known, (_, expected) => expected.Bits(all))
+            .. Open(table.Flora.Characters, known, (_, expected) => expected.Bits(all))
                 .OrderBy(look => look.HeldBack is not null)
                 // What one glance shows is said before anything else is asked, wherever it tells anything.
                 .ThenByDescending(look => look.Character.IsGlance && look.Bits * look.Chance >= LeastOfAGlance)
@@ -94,10 +94,11 @@ internal sealed class NextLooks
     }
 
     /// <summary>Every look there could be on a day, best first; those held back are left out.</summary>
+    /// <param name="among">The characters that are asked about.</param>
     /// <param name="known">The chance of each taxon, adding up to 1.</param>
     /// <param name="bitsOf">What a look would tell, by its character.</param>
-    public IEnumerable<NextLook> Open(double[] known, Func<Character, double> bitsOf) =>
-        Open(known, (character, _) => bitsOf(character)).Where(look => look.HeldBack is null).OrderByDescending(look => look.Worth);
+    public IEnumerable<NextLook> Open(IEnumerable<Character> among, double[] known, Func<Character, double> bitsOf) =>
+        Open(among, known, (character, _) => bitsOf(character)).Where(look => look.HeldBack is null);
 
     /// <summary>The chance that a look can be made on a plant of each row of a column, on this day.</summary>
     public double[] Readable(Character character)
@@ -120,7 +121,7 @@ internal sealed class NextLooks
     {
         var known = new double[table.Rows.Taxa];
         known[one.Index] = known[other.Index] = 0.5;
-        return Open(known, (_, expected) => expected.Between(one, other))
+        return Open(table.Flora.Characters, known, (_, expected) => expected.Between(one, other))
             .Where(look => look.Bits > LeastBitsOfATest)
             .OrderBy(look => look.HeldBack is not null)
             .ThenByDescending(look => look.Worth)
@@ -129,11 +130,11 @@ internal sealed class NextLooks
     }
 
     // Every character that can be asked, with the bits it would tell, and what its answer opens.
-    private IEnumerable<NextLook> Open(double[] known, Func<Character, ExpectedOutcomes, double> bitsOf)
+    private IEnumerable<NextLook> Open(IEnumerable<Character> among, double[] known, Func<Character, ExpectedOutcomes, double> bitsOf)
     {
         var opened = new Dictionary<string, double>();
         var open = new List<(Character Character, double Bits, double Chance)>();
-        foreach (var character in table.Flora.Characters)
+        foreach (var character in among)
         {
             // What needs touching is held back, which says why; what needs coming near is not offered.
             if (keepAway && !character.Contact && !KeepAway.IsAtArmsLength(character))

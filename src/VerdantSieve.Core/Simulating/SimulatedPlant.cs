@@ -1,3 +1,4 @@
+using NodaTime;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Core.Seasons;
@@ -17,7 +18,7 @@ public sealed class SimulatedPlant(Taxon taxon, Flora flora, Circumstances circu
 {
     private readonly Dictionary<string, object?> shown = [];
     private readonly SiteAndDay when = SiteAndDay.From(circumstances);
-    private readonly bool bearsFruit = random.NextDouble() < (taxon.HasSeparateSexes ? 0.5 : 1);
+    private bool bearsFruit = random.NextDouble() < (taxon.HasSeparateSexes ? 0.5 : 1);
 
     /// <summary>The taxon it belongs to.</summary>
     public Taxon Taxon => taxon;
@@ -38,6 +39,27 @@ public sealed class SimulatedPlant(Taxon taxon, Flora flora, Circumstances circu
     /// <summary>How far single leaves of this plant stray from its centre, as a standard deviation in log units.</summary>
     public double LeafSpread(MeasureCharacter character) =>
         taxon.Score(character.Id) is RangeScore range ? Math.Sqrt(LogSpread.WithinOnePlant) * LogSpread.From(range).BelowWidth : 0;
+
+    /// <summary>The same plant on another day: what is out in its season may be another, all else stays.</summary>
+    public SimulatedPlant On(LocalDate day)
+    {
+        var later = new SimulatedPlant(taxon, flora, circumstances with { Date = day, Stage = null }, random, book);
+        later.bearsFruit = bearsFruit;
+        foreach (var (id, value) in shown)
+            if (value is not null && flora.Character(id) is not SeasonCharacter)
+                later.shown[id] = value;
+        return later;
+    }
+
+    /// <summary>Whether there are leaves to look at, where the character is one of leaves.</summary>
+    public bool CanShow(Character character) =>
+        Organs.Of(character) != Organ.Leaf
+        || when.Stage is not { } stage
+        || KeepsLeaves
+        || LeafYear.ChanceOfLeaves(stage) >= 0.5;
+
+    private bool KeepsLeaves =>
+        taxon.Score(CharacterIds.LeafPersistence) is StateScore score && score.Share(CharacterIds.Evergreen) >= 0.5;
 
     private object? Shown(Character character)
     {

@@ -141,7 +141,7 @@ public static class MapPicture
         var mark = trees.All(tree => tree.Mark == trees[0].Mark) ? trees[0].Mark : MapMark.Half;
         svg.Append(
             CultureInfo.InvariantCulture,
-            $"<a href=\"{(trees.Length == 1 ? WebUtility.HtmlEncode(trees[0].Address) : $"#tree-{trees[0].Number}")}\" class=\"treemark {mark.ToString().ToLowerInvariant()}\" data-tree=\"{trees[0].Number}\" aria-label=\"{WebUtility.HtmlEncode(words)}\"><title>{WebUtility.HtmlEncode(words)}</title>{Shape(at, mark)}<text x=\"{N(at.X)}\" y=\"{N(at.Y + 4)}\">{(trees.Length == 1 ? trees[0].Number.ToString(CultureInfo.InvariantCulture) : $"×{trees.Length}")}</text></a>"
+            $"<a href=\"{(trees.Length == 1 ? WebUtility.HtmlEncode(trees[0].Address) : $"#tree-{trees[0].Number}")}\" class=\"treemark {mark.ToString().ToLowerInvariant()}\" data-tree=\"{trees[0].Number}\" aria-label=\"{WebUtility.HtmlEncode($"{(trees.Length == 1 ? trees[0].Number.ToString(CultureInfo.InvariantCulture) : $"×{trees.Length}")} {words}")}\"><title>{WebUtility.HtmlEncode(words)}</title>{Shape(at, mark)}<text x=\"{N(at.X)}\" y=\"{N(at.Y + 4)}\">{(trees.Length == 1 ? trees[0].Number.ToString(CultureInfo.InvariantCulture) : $"×{trees.Length}")}</text></a>"
         );
     }
 
