@@ -8,6 +8,7 @@ using VerdantSieve.Bench;
 // dotnet run -c Release -- exchange [taxa]
 // dotnet run -c Release -- agreement second-draft.csv
 // dotnet run -c Release -- visits [trees]
+// dotnet run -c Release -- keys [plants of each kind]
 // dotnet run -c Release -- people FILE… [--list]
 // dotnet run -c Release -- recovery [plants of each taxon] [soybean | shipped | strategies | calibration | people | strangers]
 return args switch
@@ -22,6 +23,7 @@ return args switch
     ["quick", .. var rest] => Quick.Run(rest.Length > 0 ? int.Parse(rest[0]) : 60_000),
     ["agreement", var file, .. var log] => Drafts.Run(file, log.FirstOrDefault(), log.Skip(1).FirstOrDefault()),
     ["exchange", .. var rest] => await Exchange.Run(rest.Length > 0 ? int.Parse(rest[0]) : 1000),
+    ["keys", .. var rest] => Keys.Run(rest.Length > 0 ? int.Parse(rest[0]) : 6),
     ["visits", .. var rest] => Visits.Run(rest.Length > 0 ? int.Parse(rest[0]) : 200),
     ["people", .. var files] when files.Length > 0 => People.Run([.. files.Where(file => file != "--list")], files.Contains("--list")),
     ["recovery", .. var rest] => RecoveryTables.Run(rest.Length > 0 ? int.Parse(rest[0]) : 12, rest.Length > 1 ? rest[1] : null),
@@ -37,7 +39,8 @@ static int Run<T>(string[] arguments)
 static int Usage()
 {
     Console.Error.WriteLine(
-        "usage: load ADDRESS [PEOPLE] [PAUSE-MS] | engine | world | quick [TAXA] | exchange [TAXA] | visits [TREES] | agreement FILE "
+        "usage: load ADDRESS [PEOPLE] [PAUSE-MS] | engine | world | quick [TAXA] | exchange [TAXA] | visits [TREES] | "
+            + "keys [PLANTS] | agreement FILE "
             + "| people FILE… [--list] | recovery [PLANTS [TABLE]]"
     );
     return 2;

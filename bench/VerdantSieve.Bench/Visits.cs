@@ -27,24 +27,44 @@ internal static class Visits
         {
             ReturnResult[] results =
             [
-                .. made.AsParallel().AsOrdered().Select((tree, seed) => visits.Visit(tree.Taxon, tree.Country, strategy, seed)).OfType<ReturnResult>(),
+                .. made.AsParallel()
+                    .AsOrdered()
+                    .Select((tree, seed) => visits.Visit(tree.Taxon, tree.Country, strategy, seed))
+                    .OfType<ReturnResult>(),
             ];
             string By(int visit) => $"{100.0 * results.Count(result => result.Visits <= visit) / results.Length:0} %";
             var settled = results.Where(result => result.Visits is not null).ToArray();
             var mean = results.Average(result => result.Visits ?? ReturnVisits.MostVisits + 1);
             Console.WriteLine(
-                $"| {strategy} | {results.Length} | {By(1)} | {By(2)} | {By(3)} | {mean:0.00} | {100.0 * settled.Count(result => result.IsRight) / settled.Length:0} % |"
+                $"| {strategy} | {results.Length} | {By(1)} | {By(2)} | {By(3)} | {mean:0.00} | "
+                    + $"{100.0 * settled.Count(result => result.IsRight) / settled.Length:0} % |"
             );
         }
         var questions = made.Select(tree => new SieveQuestion
-            {
-                Circumstances = new() { Region = tree.Country, Date = new LocalDate(2026, 11, 26) },
-                Readings = [new("foliage", new Core.Observing.StatesSeen(["broad"], Core.Observing.StateMode.Is), Core.Observing.Certainty.Fair) { Day = new LocalDate(2026, 7, 1) }],
-            })
+        {
+            Circumstances = new() { Region = tree.Country, Date = new LocalDate(2026, 11, 26) },
+            Readings =
+                [
+                    new("foliage", new Core.Observing.StatesSeen(["broad"], Core.Observing.StateMode.Is), Core.Observing.Certainty.Fair)
+                    {
+                        Day = new LocalDate(2026, 7, 1),
+                    },
+                ],
+        })
             .ToArray();
         var clock = Stopwatch.StartNew();
         var planned = new PlannedTree[questions.Length];
-        Parallel.For(0, questions.Length, at => planned[at] = new PlannedTree($"{at}", "", new Position(45 + at * 1e-4, -123, 0), YearAhead.Of(sieve, questions[at], new LocalDate(2026, 11, 26))));
+        Parallel.For(
+            0,
+            questions.Length,
+            at =>
+                planned[at] = new PlannedTree(
+                    $"{at}",
+                    "",
+                    new Position(45 + at * 1e-4, -123, 0),
+                    YearAhead.Of(sieve, questions[at], new LocalDate(2026, 11, 26))
+                )
+        );
         OutingPlan.Of(planned);
         Console.WriteLine($"a plan for {trees} trees: {clock.ElapsedMilliseconds} ms on {Environment.ProcessorCount} processors");
         return 0;

@@ -86,7 +86,9 @@ public sealed class PageWarmer(
         await using var scope = scopes.CreateAsyncScope();
         // On a machine of one's own there are looks that are open to whoever asks from it, as this does.
         var looks = settings.OnePerson
-            ? await new LookBook(scope.ServiceProvider.GetRequiredService<SieveContext>(), clock, Readers.Machine(settings)).List(cancel: cancel)
+            ? await new LookBook(scope.ServiceProvider.GetRequiredService<SieveContext>(), clock, Readers.Machine(settings)).List(
+                cancel: cancel
+            )
             : [];
         var kinds = shelf.Shipped.Flora.Characters.DistinctBy(character => character.GetType()).Select(character => character.Id);
         return

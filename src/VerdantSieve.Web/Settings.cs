@@ -63,7 +63,10 @@ public sealed record Settings(string Database, string Floras, string Run, bool D
                 "accounts" => false,
                 _ => configuration["HOSTS"] is null or "" && configuration["PROXIES"] is null or "" && IsLoopback(configuration["URLS"]),
             },
-            MailServer = Uri.TryCreate(configuration["SMTP"], UriKind.Absolute, out var server) && server.Scheme is "smtp" or "smtps" ? server : null,
+            MailServer =
+                Uri.TryCreate(configuration["SMTP"], UriKind.Absolute, out var server) && server.Scheme is "smtp" or "smtps"
+                    ? server
+                    : null,
             MailFrom = configuration["MAIL_FROM"] is { Length: > 0 } from ? from : "notebook@verdant-sieve.example",
             Pace = double.TryParse(configuration["PACE"], CultureInfo.InvariantCulture, out var pace) && pace > 0 ? pace : 1,
         };

@@ -118,12 +118,25 @@ public class NotebookTests(TestDatabase store)
     }
 
     private static Opinion Line(OpinionKind kind, string name = "", string reasons = "") =>
-        new(0, kind, "", default) { Name = name, Rank = TaxonRank.Species, Reasons = reasons };
+        new(0, kind, "", default)
+        {
+            Name = name,
+            Rank = TaxonRank.Species,
+            Reasons = reasons,
+        };
 
     private static async Task<Reader> Account(SieveContext database, string name)
     {
         var id = $"{name}-{Guid.NewGuid():N}";
-        database.Users.Add(new Person { Id = id, UserName = id, NormalizedUserName = id.ToUpperInvariant(), Shown = name });
+        database.Users.Add(
+            new Person
+            {
+                Id = id,
+                UserName = id,
+                NormalizedUserName = id.ToUpperInvariant(),
+                Shown = name,
+            }
+        );
         await database.SaveChangesAsync();
         return new Reader([id], id, name);
     }
@@ -165,7 +178,10 @@ public class NotebookTests(TestDatabase store)
         await using var database = store.Open();
         var opinions = Opinions(database, owner);
         var looks = Looks(database, owner);
-        SavedDetermination saved = new("Acer", TaxonRank.Genus, 0.97, "A maple.", 3, new DateOnly(2026, 5, 14)) { Readings = ["leaves in pairs"] };
+        SavedDetermination saved = new("Acer", TaxonRank.Genus, 0.97, "A maple.", 3, new DateOnly(2026, 5, 14))
+        {
+            Readings = ["leaves in pairs"],
+        };
         await looks.Change(id, "settled", c => c with { Determined = saved });
         Assert.Equal("Acer", (await looks.List()).Single().Name);
         clock.Now += Duration.FromDays(1);
@@ -193,10 +209,25 @@ public class NotebookTests(TestDatabase store)
         await using var database = store.Open();
         var trees = Trees(database, owner);
         var place = new Position(45.3, -123.1, 12);
-        Assert.True(await trees.Change(id, 0, new TreeDetails { Tag = "LC 1", Girth = new Girth(120), IsSensitive = true }, place));
+        Assert.True(
+            await trees.Change(
+                id,
+                0,
+                new TreeDetails
+                {
+                    Tag = "LC 1",
+                    Girth = new Girth(120),
+                    IsSensitive = true,
+                },
+                place
+            )
+        );
         Assert.False(await trees.Change(id, 0, new TreeDetails { Tag = "LC 2" }, null));
         var tree = (await trees.Find(id))!;
-        Assert.Equal(("LC 1", 120, true, place), (tree.Details.Tag, tree.Details.Girth!.Value.Centimetres, tree.Details.IsSensitive, tree.Position));
+        Assert.Equal(
+            ("LC 1", 120, true, place),
+            (tree.Details.Tag, tree.Details.Girth!.Value.Centimetres, tree.Details.IsSensitive, tree.Position)
+        );
         Assert.Equal(("LC 1", true), ((await trees.Points()).Single().Called, (await trees.Points()).Single().IsSensitive));
         Assert.True(await trees.Change(id, tree.Edition, new TreeDetails { Tag = "LC 2" }, place));
         Assert.True(await trees.Undo(id));

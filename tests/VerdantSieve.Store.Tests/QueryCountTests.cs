@@ -36,7 +36,10 @@ public class QueryCountTests(TestDatabase store)
         var looks = new LookBook(database, SystemClock.Instance, owner);
         for (var tree = 0; tree < trees; tree++)
         {
-            var look = await looks.Start("temperate-trees", new LookContent { Circumstances = new RawCircumstances { Date = "2026-05-14" } });
+            var look = await looks.Start(
+                "temperate-trees",
+                new LookContent { Circumstances = new RawCircumstances { Date = "2026-05-14" } }
+            );
             await looks.Visit(look.TreeId, last => last);
             await new OpinionBook(database, SystemClock.Instance, owner).Add(
                 look.TreeId,

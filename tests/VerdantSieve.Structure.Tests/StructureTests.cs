@@ -20,6 +20,7 @@ public partial class StructureTests
         "Looking",
         "Trees",
         "Planning",
+        "Keys",
         "Drawing",
         "Leaves",
         "Formats",

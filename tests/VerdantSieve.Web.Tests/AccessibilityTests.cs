@@ -59,6 +59,9 @@ public class AccessibilityTests(Application application)
         "/outing/outridge",
         "/outing/outridge/report",
         "/sign-up",
+        "/key",
+        "/key?region=ORE&group=Acer",
+        "/key?region=ORE&group=Acer&way=12",
         "/forgotten",
         "/outbox",
     ];

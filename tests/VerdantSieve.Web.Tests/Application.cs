@@ -68,19 +68,19 @@ public sealed class Application : IAsyncLifetime
     private async Task<Process> Start(Uri address, string? ownDatabase = null, params (string Name, string Value)[] set)
     {
         var how = new ProcessStartInfo("dotnet", [typeof(Program).Assembly.Location])
+        {
+            WorkingDirectory = Path.Combine(Root, "src", "VerdantSieve.Web"),
+            RedirectStandardError = true,
+            RedirectStandardOutput = true,
+            Environment =
             {
-                WorkingDirectory = Path.Combine(Root, "src", "VerdantSieve.Web"),
-                RedirectStandardError = true,
-                RedirectStandardOutput = true,
-                Environment =
-                {
-                    ["VERDANT_DATABASE"] = ownDatabase ?? database,
-                    ["ASPNETCORE_URLS"] = address.ToString(),
-                    ["VERDANT_FLORAS"] = Path.Combine(Root, "floras"),
-                    ["VERDANT_PACE"] = "100",
-                    ["VERDANT_RUN"] = Path.Combine(Root, ".run", "web-tests"),
-                },
-            };
+                ["VERDANT_DATABASE"] = ownDatabase ?? database,
+                ["ASPNETCORE_URLS"] = address.ToString(),
+                ["VERDANT_FLORAS"] = Path.Combine(Root, "floras"),
+                ["VERDANT_PACE"] = "100",
+                ["VERDANT_RUN"] = Path.Combine(Root, ".run", "web-tests"),
+            },
+        };
         foreach (var (name, value) in set)
             how.Environment[name] = value;
         var started = Process.Start(how)!;

@@ -53,7 +53,10 @@ public partial class NotebookJourneys(Application application)
             browser.Go(outing);
             var before = browser.Find("[name=latitude]").GetAttribute("value");
             browser.Click("[name=simulated]");
-            browser.Await(() => browser.Find("[name=latitude]").GetAttribute("value") is { Length: > 0 } at && at != before, "the GPS does not say where it is");
+            browser.Await(
+                () => browser.Find("[name=latitude]").GetAttribute("value") is { Length: > 0 } at && at != before,
+                "the GPS does not say where it is"
+            );
             var place = browser.Find("[name=place]");
             place.Clear();
             place.SendKeys($"tree {tree}");
@@ -66,7 +69,10 @@ public partial class NotebookJourneys(Application application)
         using var database = application.OpenDatabase();
         var id = outing.Split('/')[2];
         Assert.Equal(5, database.Looks.Count(look => look.OutingId == id));
-        Assert.All(database.Trees.Where(tree => database.Looks.Any(look => look.TreeId == tree.Id && look.OutingId == id)), tree => Assert.InRange(tree.Latitude!.Value, 45.09, 45.11));
+        Assert.All(
+            database.Trees.Where(tree => database.Looks.Any(look => look.TreeId == tree.Id && look.OutingId == id)),
+            tree => Assert.InRange(tree.Latitude!.Value, 45.09, 45.11)
+        );
     }
 
     [Fact]

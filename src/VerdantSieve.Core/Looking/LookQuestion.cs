@@ -66,12 +66,7 @@ public sealed record LookQuestion(SieveQuestion Question, IReadOnlyList<NotUnder
     }
 
     // What another visit read on the same day of the same thing gives way to what this one did.
-    private static IEnumerable<Reading> Beside(
-        IReadOnlyList<Reading> own,
-        IReadOnlyList<Visit> others,
-        LocalDate? today,
-        Flora flora
-    )
+    private static IEnumerable<Reading> Beside(IReadOnlyList<Reading> own, IReadOnlyList<Visit> others, LocalDate? today, Flora flora)
     {
         var taken = own.Select(reading => reading.Key with { Day = reading.Day ?? today }).ToHashSet();
         return Checked([.. others.SelectMany(visit => visit.Dated)], flora).Readings.Where(reading => taken.Add(reading.Key));

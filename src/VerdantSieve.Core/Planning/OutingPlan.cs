@@ -23,16 +23,13 @@ public sealed record PlannedVisit(PlannedTree Tree, DayAhead Ahead);
 public sealed record PlannedOuting(LocalDate Day, IReadOnlyList<PlannedVisit> Visits, double Settles)
 {
     /// <summary>What to bring.</summary>
-    public IReadOnlyList<FieldTool> Bring =>
-        FieldTools.Of(Visits.SelectMany(visit => visit.Ahead.Looks).Select(look => look.Character));
+    public IReadOnlyList<FieldTool> Bring => FieldTools.Of(Visits.SelectMany(visit => visit.Ahead.Looks).Select(look => look.Character));
 
     /// <summary>How far it is from tree to tree, in metres.</summary>
     public double Way =>
         Visits
             .Zip(Visits.Skip(1))
-            .Sum(pair =>
-                pair is { First.Tree.Position: { } one, Second.Tree.Position: { } other } ? WalkingOrder.Metres(one, other) : 0
-            );
+            .Sum(pair => pair is { First.Tree.Position: { } one, Second.Tree.Position: { } other } ? WalkingOrder.Metres(one, other) : 0);
 }
 
 /// <summary>Chooses outings over all trees at once, so that few of them settle most.</summary>
@@ -81,10 +78,7 @@ public static class OutingPlan
     private static double Adds(PlannedTree tree, int week, Dictionary<string, double> best) =>
         Math.Max(0, tree.Year.Weeks[week].Settles - best[tree.Id]);
 
-    private static (double Gain, PlannedTree[] Group, int Week) Most(
-        IReadOnlyList<PlannedTree[]> groups,
-        Dictionary<string, double> best
-    )
+    private static (double Gain, PlannedTree[] Group, int Week) Most(IReadOnlyList<PlannedTree[]> groups, Dictionary<string, double> best)
     {
         (double Worth, double Gain, PlannedTree[] Group, int Week) most = (0, 0, [], 0);
         foreach (var group in groups)

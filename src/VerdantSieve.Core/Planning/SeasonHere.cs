@@ -14,7 +14,6 @@ namespace VerdantSieve.Core.Planning;
 /// <param name="At">Where the flora's dates hold.</param>
 public sealed record SeasonHere(Taxon Taxon, bool Fruit, SeasonWindow Window, int Days, Place At)
 {
-
     /// <summary>When a kind flowers or fruits at a place; null where the flora does not say, or the place is not known.</summary>
     /// <remarks>Flowers by Hopkins' law, see <see cref="Phenology.HopkinsDelay"/>.</remarks>
     public static SeasonHere? Of(Taxon taxon, bool fruit, Flora flora, Circumstances where)

@@ -40,8 +40,7 @@ public static class WalkingOrder
 
     private static bool Shorten(List<int> order, IReadOnlyList<Position> points)
     {
-        double Between(int one, int other) =>
-            one < 0 || other >= order.Count ? 0 : Metres(points[order[one]], points[order[other]]);
+        double Between(int one, int other) => one < 0 || other >= order.Count ? 0 : Metres(points[order[one]], points[order[other]]);
         for (var from = 0; from < order.Count - 1; from++)
             for (var to = from + 1; to < order.Count; to++)
             {

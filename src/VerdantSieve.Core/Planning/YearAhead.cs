@@ -33,12 +33,16 @@ public sealed record YearAhead(IReadOnlyList<DayAhead> Weeks)
     {
         get
         {
-            var most = Weeks.Max(week => week.Settles);
-            if (most < WorthAVisit)
+            if (Weeks.Max(week => week.Settles) < WorthAVisit)
                 return null;
-            return Weeks.First(week => week.Settles >= most - AsGood);
+            var most = Enumerable.Range(0, Weeks.Count).Max(Around);
+            return Weeks[Enumerable.Range(0, Weeks.Count).First(at => Around(at) >= most - AsGood)];
         }
     }
+
+    // A week with its neighbours: chances that were drawn stray, and years differ by as much.
+    private double Around(int at) =>
+        (Weeks[Math.Max(0, at - 1)].Settles + 2 * Weeks[at].Settles + Weeks[Math.Min(Weeks.Count - 1, at + 1)].Settles) / 4;
 
     /// <summary>The weeks that are as good as the best, from the first to the last of a run: they make a span to come in.</summary>
     /// <param name="least">How much of the best they settle, 0 to 1.</param>

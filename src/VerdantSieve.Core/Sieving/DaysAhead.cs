@@ -10,13 +10,15 @@ namespace VerdantSieve.Core.Sieving;
 /// once.</summary>
 /// <remarks>A visit makes several looks, which share part of what they tell. What they tell together is found by drawing: a kind from what
 /// is still open, whether each look can be made on such a plant that day, and what it would show; then Bayes' rule over the kinds still
-/// open. The draws are spread evenly over the kinds (stratified sampling) and the same for every day, so that days can be compared.</remarks>
+/// open. The draws are spread evenly over the kinds (stratified sampling) and the same for every day, so that days can be
+/// compared.</remarks>
 internal sealed class DaysAhead
 {
-    // So many draws tell chances apart that differ by a twentieth, since they are the same for every day; entropy, which costs logarithms and
-    // strays less, is taken of one in four. A visit holds about so much effort.
-    private const int Draws = 96,
-        EntropyOfEvery = 4;
+    // So many draws tell chances apart that differ by a twentieth, since they are the same for every day; entropy, which costs logarithms
+    // and
+    // strays less, is taken of one in eight. A visit holds about so much effort.
+    private const int Draws = 192,
+        EntropyOfEvery = 8;
     private const double VisitEffort = 7;
     private const int MostLooks = 6;
 
@@ -67,7 +69,9 @@ internal sealed class DaysAhead
 
     private bool HangsOnTheDay(Character character) =>
         character is SeasonCharacter
-        || table.Flora.Vocabulary.ConditionsOf(character).Any(condition => table.Flora.FindCharacter(condition.CharacterId) is SeasonCharacter);
+        || table
+            .Flora.Vocabulary.ConditionsOf(character)
+            .Any(condition => table.Flora.FindCharacter(condition.CharacterId) is SeasonCharacter);
 
     private static int[] Likeliest(double[] posterior)
     {

@@ -54,12 +54,7 @@ internal readonly record struct SiteAndDay(int? DayOfYear, Position? Here, bool 
         var day = DayOf(date);
         if (day == DayOfYear)
             return this;
-        return this with
-        {
-            DayOfYear = day,
-            Stage = Here is { } place ? LeafYear.StageOn(day, place) : null,
-            StageIsSaid = false,
-        };
+        return this with { DayOfYear = day, Stage = Here is { } place ? LeafYear.StageOn(day, place) : null, StageIsSaid = false };
     }
 
     private static int DayOf(LocalDate date) => Math.Min(date.DayOfYear, SeasonWindow.DaysInYear) - 1;

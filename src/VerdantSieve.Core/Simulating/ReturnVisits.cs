@@ -58,7 +58,10 @@ public sealed class ReturnVisits(Sieve sieve, SieveModel people)
         var any = from.PlusWeeks(random.Next(YearAhead.WeeksAhead));
         return strategy switch
         {
-            ReturnStrategy.Planned => YearAhead.Of(sieve, question with { Circumstances = question.Circumstances with { Date = from } }, from).Best?.Day ?? any,
+            ReturnStrategy.Planned => YearAhead
+                .Of(sieve, question with { Circumstances = question.Circumstances with { Date = from } }, from)
+                .Best?.Day
+                ?? any,
             ReturnStrategy.InFlower => Flowering(question, from) ?? any,
             ReturnStrategy.AnyWeek => any,
         };
@@ -78,11 +81,13 @@ public sealed class ReturnVisits(Sieve sieve, SieveModel people)
     private SieveQuestion Read(SieveQuestion question, SimulatedPlant plant, SimulatedObserver observer, int most)
     {
         var day = question.Circumstances.Date;
-        for (var told = 0; told < most; )
+        for (var told = 0; told < most;)
         {
             if (sieve.Ask(question).NextLooks.FirstOrDefault(look => look.HeldBack is null) is not { Character: var character })
                 break;
-            var reading = plant.CanShow(character) ? observer.Read(plant, character) : new Reading(character.Id, new CannotTell(), Certainty.Fair);
+            var reading = plant.CanShow(character)
+                ? observer.Read(plant, character)
+                : new Reading(character.Id, new CannotTell(), Certainty.Fair);
             question = question with { Readings = [.. question.Readings, reading with { Day = day }] };
             if (reading.Tells)
                 told++;

@@ -53,13 +53,9 @@ public sealed class SimulatedPlant(Taxon taxon, Flora flora, Circumstances circu
 
     /// <summary>Whether there are leaves to look at, where the character is one of leaves.</summary>
     public bool CanShow(Character character) =>
-        Organs.Of(character) != Organ.Leaf
-        || when.Stage is not { } stage
-        || KeepsLeaves
-        || LeafYear.ChanceOfLeaves(stage) >= 0.5;
+        Organs.Of(character) != Organ.Leaf || when.Stage is not { } stage || KeepsLeaves || LeafYear.ChanceOfLeaves(stage) >= 0.5;
 
-    private bool KeepsLeaves =>
-        taxon.Score(CharacterIds.LeafPersistence) is StateScore score && score.Share(CharacterIds.Evergreen) >= 0.5;
+    private bool KeepsLeaves => taxon.Score(CharacterIds.LeafPersistence) is StateScore score && score.Share(CharacterIds.Evergreen) >= 0.5;
 
     private object? Shown(Character character)
     {

@@ -80,9 +80,7 @@ public sealed class SeasonOverview
     public IReadOnlyList<SeenInSeason> Seasons =>
         [
             .. trees.SelectMany(tree =>
-                KindOf(tree) is { } kind
-                    ? tree.Visits.Where(visit => visit.Day is not null).SelectMany(visit => SeenOn(visit, kind))
-                    : []
+                KindOf(tree) is { } kind ? tree.Visits.Where(visit => visit.Day is not null).SelectMany(visit => SeenOn(visit, kind)) : []
             ),
         ];
 
@@ -94,9 +92,10 @@ public sealed class SeasonOverview
             {
                 var where = question.Question.Circumstances;
                 var here = where.Position ?? (where.Region is { } region ? Regions.CentreOf(region) : null);
-                var window = kind.Score(character) is SeasonScore score && here is { } place
-                    ? score.Window.Shifted(Phenology.HopkinsDelay(flora.WindowPlace(kind).Position, place))
-                    : (SeasonWindow?)null;
+                var window =
+                    kind.Score(character) is SeasonScore score && here is { } place
+                        ? score.Window.Shifted(Phenology.HopkinsDelay(flora.WindowPlace(kind).Position, place))
+                        : (SeasonWindow?)null;
                 yield return new SeenInSeason(kind, fruit, visit.Day!.Value, window);
             }
     }
@@ -133,7 +132,12 @@ public sealed class SeasonOverview
             .. trees
                 .SelectMany(tree =>
                 {
-                    string[] names = [.. tree.History.Where(line => line is { Kind: OpinionKind.Determined, IsWithdrawn: false }).Select(line => line.Name)];
+                    string[] names =
+                    [
+                        .. tree
+                            .History.Where(line => line is { Kind: OpinionKind.Determined, IsWithdrawn: false })
+                            .Select(line => line.Name),
+                    ];
                     return names.Zip(names.Skip(1)).Where(pair => pair.First != pair.Second);
                 })
                 .CountBy(pair => pair)
@@ -160,11 +164,15 @@ public sealed class SeasonOverview
                 .. Borders
                     .Zip(Borders.Skip(1))
                     .Select(bin => (bin, In: all.Where(line => line.Chance >= bin.First && line.Chance < bin.Second).ToArray()))
-                    .Select(pair => new CertaintyBin(pair.bin.First, Math.Min(1, pair.bin.Second), pair.In.Length, pair.In.Count(line => line.Stood))),
+                    .Select(pair => new CertaintyBin(
+                        pair.bin.First,
+                        Math.Min(1, pair.bin.Second),
+                        pair.In.Length,
+                        pair.In.Count(line => line.Stood)
+                    )),
             ];
         }
     }
 
-    private Taxon? KindOf(SeasonTree tree) =>
-        OpinionStanding.Of(tree.History).Stands is { } stands ? flora.FindTaxon(stands.Name) : null;
+    private Taxon? KindOf(SeasonTree tree) => OpinionStanding.Of(tree.History).Stands is { } stands ? flora.FindTaxon(stands.Name) : null;
 }

@@ -59,7 +59,8 @@ public sealed record CleanPicture(byte[] Jpeg, byte[] Small, int Width, int Heig
     // A camera held on its side says so beside the picture; what is written says nothing beside it.
     private static SKBitmap Upright(SKBitmap seen, SKEncodedOrigin origin)
     {
-        var turned = origin is SKEncodedOrigin.LeftTop or SKEncodedOrigin.RightTop or SKEncodedOrigin.RightBottom or SKEncodedOrigin.LeftBottom;
+        var turned =
+            origin is SKEncodedOrigin.LeftTop or SKEncodedOrigin.RightTop or SKEncodedOrigin.RightBottom or SKEncodedOrigin.LeftBottom;
         var upright = new SKBitmap(turned ? seen.Height : seen.Width, turned ? seen.Width : seen.Height);
         using var canvas = new SKCanvas(upright);
         // On white, where the picture has holes.
@@ -107,9 +108,18 @@ public sealed record CleanPicture(byte[] Jpeg, byte[] Small, int Width, int Heig
             var said = ImageMetadataReader.ReadMetadata(new MemoryStream(bytes));
             var gps = said.OfType<GpsDirectory>().FirstOrDefault();
             var exif = said.OfType<ExifSubIfdDirectory>().FirstOrDefault();
-            var taken = exif is not null && exif.TryGetDateTime(ExifDirectoryBase.TagDateTimeOriginal, out var when) ? when : (DateTime?)null;
-            var up = gps is not null && gps.TryGetRational(GpsDirectory.TagAltitude, out var metres) && metres.Denominator != 0 ? metres.ToDouble() : 0;
-            return (gps?.GetGeoLocation() is { IsZero: false } at && Position.Of(at.Latitude, at.Longitude, up).Has(out var position) ? position : null, taken);
+            var taken =
+                exif is not null && exif.TryGetDateTime(ExifDirectoryBase.TagDateTimeOriginal, out var when) ? when : (DateTime?)null;
+            var up =
+                gps is not null && gps.TryGetRational(GpsDirectory.TagAltitude, out var metres) && metres.Denominator != 0
+                    ? metres.ToDouble()
+                    : 0;
+            return (
+                gps?.GetGeoLocation() is { IsZero: false } at && Position.Of(at.Latitude, at.Longitude, up).Has(out var position)
+                    ? position
+                    : null,
+                taken
+            );
         }
         catch (Exception broken) when (broken is ImageProcessingException or MetadataException or IOException or ArgumentException)
         {

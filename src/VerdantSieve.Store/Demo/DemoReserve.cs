@@ -94,7 +94,8 @@ public static class DemoReserve
                 "lanternb",
                 OpinionKind.Doubted,
                 "",
-                "The leaflets are said to be entire, and only fairly surely; no stalk of a side leaflet was looked at. A planted ash stands at the road."
+                "The leaflets are said to be entire, and only fairly surely; no stalk of a side leaflet was looked at. "
+                    + "A planted ash stands at the road."
             ),
         ];
 

@@ -28,7 +28,10 @@ internal static class DemoSeason
             ],
             Settle: true,
             "Five leaves from a low branch over the water. Young winged fruit in hanging bunches."
-        ) { Tag = "LC 1" },
+        )
+        {
+            Tag = "LC 1",
+        },
         new(
             "lantern3",
             At("Lantern Creek Reserve, alder flat", "2026-06-14", "Pim Achterberg").On(45.0969, -123.199, 97),
@@ -44,7 +47,10 @@ internal static class DemoSeason
             ],
             Settle: true,
             "Last year’s little cones still on the tree."
-        ) { Tag = "LC 2" },
+        )
+        {
+            Tag = "LC 2",
+        },
         // Stuck between two willows: neither hair nor flowers could be read.
         new(
             "lantern4",
@@ -64,7 +70,10 @@ internal static class DemoSeason
             ],
             Settle: false,
             "Leaves chewed; could not see the hair beneath without a lens. Come back with one."
-        ) { Tag = "Pond willows" },
+        )
+        {
+            Tag = "Pond willows",
+        },
         // The arrangement was read at a crowded tip: the other readings speak against it.
         new(
             "lantern5",
@@ -81,7 +90,10 @@ internal static class DemoSeason
             ],
             Settle: false,
             "Leaves bunched at the end of the shoot."
-        ) { Tag = "Knoll oak" },
+        )
+        {
+            Tag = "Knoll oak",
+        },
         // Stopped at the red oaks: nothing that parts them was read.
         new(
             "lantern6",
@@ -95,7 +107,10 @@ internal static class DemoSeason
             ],
             Settle: true,
             "A planted row. Two kinds of red oak are planted about here; acorns next month."
-        ) { Tag = "School row 3" },
+        )
+        {
+            Tag = "School row 3",
+        },
         // Not in the flora: a palm in somebody’s garden.
         new(
             "lantern7",
@@ -142,14 +157,21 @@ internal static class DemoSeason
             ],
             Settle: true,
             "Needles long and short in one flat spray."
-        ) { Tag = "Ridge fir", Outing = DemoReserve.RidgeWalk },
+        )
+        {
+            Tag = "Ridge fir",
+            Outing = DemoReserve.RidgeWalk,
+        },
         new(
             "lanterna",
             At("Lantern Creek Reserve, north ridge", "2026-09-12", "Wren Okafor-Lind").On(45.1013, -123.1969, 176),
             [State("foliage", "sure", "needle"), State("needle-grouping", "fair", "single-spiral", "single-two-ranked")],
             Settle: false,
             "Begun as the light went."
-        ) { Outing = DemoReserve.RidgeWalk },
+        )
+        {
+            Outing = DemoReserve.RidgeWalk,
+        },
         new(
             "lanternb",
             At("Lantern Creek Reserve, ash swale", "2026-06-27", "Wren Okafor-Lind").On(45.0997, -123.1957, 150),
@@ -164,7 +186,10 @@ internal static class DemoSeason
             ],
             Settle: true,
             ""
-        ) { Tag = "LC 7" },
+        )
+        {
+            Tag = "LC 7",
+        },
         // Not to be parted out of flower: the black hawthorns.
         new(
             "lanternc",
@@ -182,7 +207,10 @@ internal static class DemoSeason
             ],
             Settle: true,
             "Stamens in May would part the two. The one long leaf was on a strong shoot."
-        ) { Tag = "Gate hedge" },
+        )
+        {
+            Tag = "Gate hedge",
+        },
         // From the litter, out of reach: what lay there says nothing of how the leaves sat.
         new(
             "lanternd",
@@ -212,7 +240,10 @@ internal static class DemoSeason
             ],
             Settle: false,
             "The crown is out of reach over the water. Might be a neighbour’s leaves."
-        ) { Tag = "East bank" },
+        )
+        {
+            Tag = "East bank",
+        },
         // The same maple in fruit: what hung in May as green bunches is ripe.
         new(
             "lantern2b",

@@ -17,9 +17,9 @@ public static class ReserveMap
     public static IReadOnlyList<GeoFeature> Features => Read.Value;
 
     /// <summary>The way round the reserve, from the gate and back to it.</summary>
-    public static IReadOnlyList<Position> Path => [.. DemoReserve.Outings[0].Track.Select(point => new Position(point.Latitude, point.Longitude, point.Elevation ?? 0))];
+    public static IReadOnlyList<Position> Path =>
+        [.. DemoReserve.Outings[0].Track.Select(point => new Position(point.Latitude, point.Longitude, point.Elevation ?? 0))];
 
     /// <summary>Whether a point lies in the reserve or beside it, so that its map is of use.</summary>
-    public static bool IsNear(Position position) =>
-        position is { Latitude: > 45.08 and < 45.12, Longitude: > -123.24 and < -123.17 };
+    public static bool IsNear(Position position) => position is { Latitude: > 45.08 and < 45.12, Longitude: > -123.24 and < -123.17 };
 }

@@ -65,13 +65,22 @@ public sealed class LookBook(SieveContext database, IClock clock, Reader reader)
     /// <returns>The look; null where the reader has no such tree.</returns>
     public async Task<Look?> Visit(string treeId, Func<LookContent, LookContent> begin, string? outing = null)
     {
-        if (!IsId(treeId) || await database.Trees.SingleOrDefaultAsync(tree => tree.Id == treeId && reader.Owners.Contains(tree.Owner)) is not { } tree)
+        if (
+            !IsId(treeId)
+            || await database.Trees.SingleOrDefaultAsync(tree => tree.Id == treeId && reader.Owners.Contains(tree.Owner)) is not { } tree
+        )
             return null;
         var before = await Visits(treeId);
         await database
             .Looks.Where(look => look.TreeId == treeId && look.IsLatest)
             .ExecuteUpdateAsync(set => set.SetProperty(look => look.IsLatest, false));
-        var look = await Begin(tree, NewId(), begin(before is [.., var last] ? last.Content : new LookContent()), "visited it again", outing);
+        var look = await Begin(
+            tree,
+            NewId(),
+            begin(before is [.., var last] ? last.Content : new LookContent()),
+            "visited it again",
+            outing
+        );
         return look with { Others = before };
     }
 
@@ -283,12 +292,43 @@ public sealed class LookBook(SieveContext database, IClock clock, Reader reader)
     /// <param name="take">How many at most.</param>
     /// <param name="read">Only those that have readings.</param>
     /// <param name="cancel">Stops it.</param>
-    public async Task<IReadOnlyList<LookEntry>> List(
+    public Task<IReadOnlyList<LookEntry>> List(
         string? flora = null,
         int skip = 0,
         int take = 200,
         bool read = false,
         CancellationToken cancel = default
+    ) => List(reader.Owners, flora, skip, take, read, cancel);
+
+    /// <summary>The trees of a notebook that is shared with the reader, the last first; null where none of that name is.</summary>
+    /// <param name="name">The name its owner signs in with.</param>
+    /// <param name="skip">How many to leave out.</param>
+    /// <param name="take">How many at most.</param>
+    /// <param name="cancel">Stops it.</param>
+    public async Task<(string Shown, IReadOnlyList<LookEntry> Trees)?> ListOf(
+        string name,
+        int skip,
+        int take,
+        CancellationToken cancel = default
+    )
+    {
+        var normal = name.ToUpperInvariant();
+        var owner = await (
+            from share in database.Shares.AsNoTracking()
+            join person in database.Users.AsNoTracking() on share.Owner equals person.Id
+            where share.With == reader.Person && person.NormalizedUserName == normal
+            select new { person.Id, person.Shown }
+        ).SingleOrDefaultAsync(cancel);
+        return owner is null ? null : (owner.Shown, await List([owner.Id], null, skip, take, false, cancel));
+    }
+
+    private async Task<IReadOnlyList<LookEntry>> List(
+        string[] owners,
+        string? flora,
+        int skip,
+        int take,
+        bool read,
+        CancellationToken cancel
     ) =>
         await (
             from look in database.Looks.AsNoTracking()
@@ -297,7 +337,7 @@ public sealed class LookBook(SieveContext database, IClock clock, Reader reader)
                 look.IsLatest
                 && look.Discarded == null
                 && tree.Discarded == null
-                && reader.Owners.Contains(tree.Owner)
+                && owners.Contains(tree.Owner)
                 && (flora == null || look.FloraId == flora)
                 && (!read || look.Readings > 0)
             orderby look.Date descending, look.Changed descending, look.Id

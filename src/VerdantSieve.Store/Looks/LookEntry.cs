@@ -31,6 +31,9 @@ public sealed record LookEntry(
     /// <summary>How often it was visited.</summary>
     public int Visits { get; init; } = 1;
 
+    /// <summary>Whether it is another's, seen because it is shared: its looks are not the reader's to open.</summary>
+    public bool IsShared { get; init; }
+
     /// <summary>Whether a second reader sees it otherwise.</summary>
     public bool IsDisputed { get; init; }
 }

@@ -42,7 +42,10 @@ public sealed class AccountBook(SieveContext database, Reader reader)
     public async Task<Fault?> Share(string name, Sharing? may)
     {
         var normal = name.ToUpperInvariant();
-        var other = await database.Users.Where(person => person.NormalizedUserName == normal).Select(person => person.Id).SingleOrDefaultAsync();
+        var other = await database
+            .Users.Where(person => person.NormalizedUserName == normal)
+            .Select(person => person.Id)
+            .SingleOrDefaultAsync();
         if (other is null)
             return Fault.AtField("name", name, "Nobody signs in with that name; ask them for the one they use.");
         if (other == Person)
@@ -65,14 +68,26 @@ public sealed class AccountBook(SieveContext database, Reader reader)
     /// <summary>Everything that is kept for the account, as it lies in the database.</summary>
     public async Task<AccountData> Everything(CancellationToken cancel = default)
     {
-        var trees = await database.Trees.AsNoTracking().Where(tree => tree.Owner == Person).OrderBy(tree => tree.Created).ToListAsync(cancel);
+        var trees = await database
+            .Trees.AsNoTracking()
+            .Where(tree => tree.Owner == Person)
+            .OrderBy(tree => tree.Created)
+            .ToListAsync(cancel);
         var ids = trees.Select(tree => tree.Id).ToArray();
         var looks = await (
             from look in database.Looks.AsNoTracking()
-            join step in database.LookSteps.AsNoTracking() on new { look.Id, Number = look.Cursor } equals new { Id = step.LookId, step.Number }
+            join step in database.LookSteps.AsNoTracking()
+                on new { look.Id, Number = look.Cursor } equals new { Id = step.LookId, step.Number }
             where ids.Contains(look.TreeId)
             orderby look.Created
-            select new { look.Id, look.TreeId, look.OutingId, look.Discarded, step.Content }
+            select new
+            {
+                look.Id,
+                look.TreeId,
+                look.OutingId,
+                look.Discarded,
+                step.Content,
+            }
         ).ToListAsync(cancel);
         return new AccountData(
             await database
@@ -81,9 +96,25 @@ public sealed class AccountBook(SieveContext database, Reader reader)
                 .Select(person => new AccountData.Owner(person.UserName!, person.Shown, person.Email))
                 .SingleAsync(cancel),
             trees,
-            [.. looks.Select(look => new AccountData.Visit(look.Id, look.TreeId, look.OutingId, look.Discarded, LookShape.Read(look.Content)))],
-            await database.Opinions.AsNoTracking().Where(line => ids.Contains(line.TreeId) || line.From == Person).OrderBy(line => line.Id).ToListAsync(cancel),
-            await database.Outings.AsNoTracking().Where(outing => outing.Owner == Person).OrderBy(outing => outing.Created).ToListAsync(cancel),
+            [
+                .. looks.Select(look => new AccountData.Visit(
+                    look.Id,
+                    look.TreeId,
+                    look.OutingId,
+                    look.Discarded,
+                    LookShape.Read(look.Content)
+                )),
+            ],
+            await database
+                .Opinions.AsNoTracking()
+                .Where(line => ids.Contains(line.TreeId) || line.From == Person)
+                .OrderBy(line => line.Id)
+                .ToListAsync(cancel),
+            await database
+                .Outings.AsNoTracking()
+                .Where(outing => outing.Owner == Person)
+                .OrderBy(outing => outing.Created)
+                .ToListAsync(cancel),
             await With(cancel)
         );
     }

@@ -70,7 +70,10 @@ public sealed class OpinionBook(SieveContext database, IClock clock, Reader read
         await using var transaction = await database.Database.BeginTransactionAsync();
         if (await TreeBook.Locked(database, reader, treeId) is not var (tree, _))
             return false;
-        if (await database.Opinions.SingleOrDefaultAsync(line => line.Id == id && line.TreeId == treeId) is not { } row || !IsOwn(row, reader))
+        if (
+            await database.Opinions.SingleOrDefaultAsync(line => line.Id == id && line.TreeId == treeId) is not { } row
+            || !IsOwn(row, reader)
+        )
             return false;
         row.Withdrawn = withdrawn ? Now : null;
         await database.SaveChangesAsync();

@@ -14,7 +14,12 @@ public sealed class OutingBook(SieveContext database, IClock clock, Reader reade
 
     /// <summary>The outings, newest first.</summary>
     public async Task<IReadOnlyList<Outing>> List(CancellationToken cancel = default) =>
-        await Listed(Own.AsNoTracking().Where(outing => outing.Discarded == null).OrderByDescending(outing => outing.Date).ThenBy(outing => outing.Id))
+        await Listed(
+                Own.AsNoTracking()
+                    .Where(outing => outing.Discarded == null)
+                    .OrderByDescending(outing => outing.Date)
+                    .ThenBy(outing => outing.Id)
+            )
             .Take(500)
             .ToListAsync(cancel);
 
@@ -81,9 +86,9 @@ public sealed class OutingBook(SieveContext database, IClock clock, Reader reade
 
     private static void Fill(OutingRow row, OutingAbout about)
     {
-        (row.Title, row.Date, row.Who) = (about.Title, about.Date, about.Who);
-        (row.Weather, row.Access) = (about.Weather, about.Access);
-        row.Hazards = about.Hazards;
+        (row.Title, row.Date) = (about.Title, about.Date);
+        (row.Who, row.Weather) = (about.Who, about.Weather);
+        (row.Access, row.Hazards) = (about.Access, about.Hazards);
     }
 
     /// <summary>The visits made on an outing, as the notebook lists trees, in the order they were made.</summary>
@@ -93,7 +98,17 @@ public sealed class OutingBook(SieveContext database, IClock clock, Reader reade
             join tree in database.Trees.AsNoTracking() on look.TreeId equals tree.Id
             where look.OutingId == id && look.Discarded == null && tree.Discarded == null && reader.Owners.Contains(tree.Owner)
             orderby look.Created, look.Id
-            select new LookEntry(look.Id, look.Place, look.Observer, look.Date, look.Readings, tree.Name, tree.Rank, tree.Probability, look.Changed)
+            select new LookEntry(
+                look.Id,
+                look.Place,
+                look.Observer,
+                look.Date,
+                look.Readings,
+                tree.Name,
+                tree.Rank,
+                tree.Probability,
+                look.Changed
+            )
             {
                 TreeId = tree.Id,
                 Tag = tree.Tag,

@@ -36,15 +36,12 @@ public sealed class PictureBook(SieveContext database, IClock clock, Reader read
         from picture in database.Pictures
         join look in database.Looks on picture.LookId equals look.Id
         join tree in database.Trees on look.TreeId equals tree.Id
-        where
-            reader.Owners.Contains(tree.Owner)
-            || database.Shares.Any(share => share.Owner == tree.Owner && share.With == reader.Person)
+        where reader.Owners.Contains(tree.Owner) || database.Shares.Any(share => share.Owner == tree.Owner && share.With == reader.Person)
         select picture;
 
     /// <summary>The pictures of some looks, in the order they were kept.</summary>
     public async Task<IReadOnlyList<KeptPicture>> Of(IReadOnlyList<string> looks, CancellationToken cancel = default) =>
-        await Seen
-            .AsNoTracking()
+        await Seen.AsNoTracking()
             .Where(picture => looks.Contains(picture.LookId) && picture.Discarded == null)
             .OrderBy(picture => picture.At)
             .ThenBy(picture => picture.Id)
@@ -54,8 +51,7 @@ public sealed class PictureBook(SieveContext database, IClock clock, Reader read
     /// <summary>The bytes of a picture, as JPEG; null where the reader has none such.</summary>
     public async Task<byte[]?> Bytes(string id, bool small, CancellationToken cancel = default) =>
         LookBook.IsId(id)
-            ? await Seen
-                .AsNoTracking()
+            ? await Seen.AsNoTracking()
                 .Where(picture => picture.Id == id && picture.Discarded == null)
                 .Select(picture => small ? picture.Small : picture.Bytes)
                 .SingleOrDefaultAsync(cancel)
@@ -103,6 +99,7 @@ public sealed class PictureBook(SieveContext database, IClock clock, Reader read
     public async Task<bool> Discard(string id, bool discarded)
     {
         DateTimeOffset? when = discarded ? clock.GetCurrentInstant().ToDateTimeOffset() : null;
-        return await Own.Where(picture => picture.Id == id).ExecuteUpdateAsync(set => set.SetProperty(picture => picture.Discarded, when)) > 0;
+        return await Own.Where(picture => picture.Id == id).ExecuteUpdateAsync(set => set.SetProperty(picture => picture.Discarded, when))
+            > 0;
     }
 }

@@ -39,7 +39,10 @@ public sealed record Tree(string Id, string FloraId, TreeDetails Details, Sharin
 
     /// <summary>What it is called: its tag, or the place of its last visit.</summary>
     public string Called =>
-        Details.Tag is { Length: > 0 } tag ? tag
-        : Visits is [.., { Content.Place: { Length: > 0 } place }] ? place
-        : "A tree";
+        (Details.Tag, Visits) switch
+        {
+            ({ Length: > 0 } tag, _) => tag,
+            (_, [.., { Content.Place: { Length: > 0 } place }]) => place,
+            _ => "A tree",
+        };
 }

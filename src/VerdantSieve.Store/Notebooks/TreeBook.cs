@@ -55,11 +55,7 @@ public sealed class TreeBook(SieveContext database, IClock clock, Reader reader)
     private Sharing? RightsTo(TreeRow row, Sharing? shared) => reader.Owners.Contains(row.Owner) ? Sharing.Own : shared;
 
     internal static Position? PositionOf(double? latitude, double? longitude, double? elevation) =>
-        latitude is { } north
-        && longitude is { } east
-        && Position.Of(north, east, elevation ?? 0).Has(out var position)
-            ? position
-            : null;
+        latitude is { } north && longitude is { } east && Position.Of(north, east, elevation ?? 0).Has(out var position) ? position : null;
 
     /// <summary>Finds a tree to change it, and what the reader may do; null where the reader has none such.</summary>
     internal static async Task<(TreeRow Tree, Sharing May)?> Locked(SieveContext database, Reader reader, string id)
@@ -71,12 +67,13 @@ public sealed class TreeBook(SieveContext database, IClock clock, Reader reader)
             return null;
         if (reader.Owners.Contains(tree.Owner))
             return (tree, Sharing.Own);
-        var share = await database.Shares.AsNoTracking().SingleOrDefaultAsync(share => share.Owner == tree.Owner && share.With == reader.Person);
+        var share = await database
+            .Shares.AsNoTracking()
+            .SingleOrDefaultAsync(share => share.Owner == tree.Owner && share.With == reader.Person);
         return share is null ? null : (tree, share.May);
     }
 
-    private async Task<TreeRow?> LockedOwn(string id) =>
-        await Locked(database, reader, id) is ({ } tree, Sharing.Own) ? tree : null;
+    private async Task<TreeRow?> LockedOwn(string id) => await Locked(database, reader, id) is ({ } tree, Sharing.Own) ? tree : null;
 
     /// <summary>Changes what is kept of a tree.</summary>
     /// <param name="id">The tree.</param>
@@ -123,13 +120,17 @@ public sealed class TreeBook(SieveContext database, IClock clock, Reader reader)
         return true;
     }
 
-    private static void Put(TreeRow tree, Position? position) =>
-        (tree.Latitude, tree.Longitude, tree.Elevation) = (position?.Latitude, position?.Longitude, position?.Elevation);
+    private static void Put(TreeRow tree, Position? position)
+    {
+        (tree.Latitude, tree.Longitude) = (position?.Latitude, position?.Longitude);
+        tree.Elevation = position?.Elevation;
+    }
 
     private async Task Keep(TreeRow tree, Microsoft.EntityFrameworkCore.Storage.IDbContextTransaction transaction)
     {
         tree.Edition++;
-        (tree.Tag, tree.IsSensitive, tree.Sex) = (tree.Details.Tag, tree.Details.IsSensitive, tree.Details.Sex);
+        (tree.Tag, tree.Sex) = (tree.Details.Tag, tree.Details.Sex);
+        tree.IsSensitive = tree.Details.IsSensitive;
         tree.Changed = Now;
         await database.SaveChangesAsync();
         await transaction.CommitAsync();
@@ -152,9 +153,21 @@ public sealed class TreeBook(SieveContext database, IClock clock, Reader reader)
         await (
             from look in database.Looks.AsNoTracking()
             join tree in database.Trees.AsNoTracking() on look.TreeId equals tree.Id
-            where reader.Owners.Contains(tree.Owner) && ((tree.Discarded != null && look.IsLatest) || (tree.Discarded == null && look.Discarded != null))
+            where
+                reader.Owners.Contains(tree.Owner)
+                && ((tree.Discarded != null && look.IsLatest) || (tree.Discarded == null && look.Discarded != null))
             orderby tree.Discarded ?? look.Discarded descending
-            select new LookEntry(look.Id, look.Place, look.Observer, look.Date, look.Readings, tree.Name, tree.Rank, tree.Probability, look.Changed)
+            select new LookEntry(
+                look.Id,
+                look.Place,
+                look.Observer,
+                look.Date,
+                look.Readings,
+                tree.Name,
+                tree.Rank,
+                tree.Probability,
+                look.Changed
+            )
             {
                 TreeId = tree.Id,
                 Tag = tree.Tag,
@@ -200,7 +213,10 @@ public sealed class TreeBook(SieveContext database, IClock clock, Reader reader)
                 && reader.Owners.Contains(tree.Owner)
                 && (flora == null || tree.FloraId == flora)
                 && (settled == null || tree.Name != null == settled)
-                && (outing == null || database.Looks.Any(visit => visit.TreeId == tree.Id && visit.OutingId == outing && visit.Discarded == null))
+                && (
+                    outing == null
+                    || database.Looks.Any(visit => visit.TreeId == tree.Id && visit.OutingId == outing && visit.Discarded == null)
+                )
             orderby look.Date descending, look.Changed descending, look.Id
             select new TreePoint(tree.Id, tree.Tag, look.Place, look.Date)
             {
@@ -223,10 +239,16 @@ public sealed class TreeBook(SieveContext database, IClock clock, Reader reader)
         var found = await (
             from look in database.Looks.AsNoTracking()
             join tree in database.Trees.AsNoTracking() on look.TreeId equals tree.Id
-            join step in database.LookSteps.AsNoTracking() on new { look.Id, Number = look.Cursor } equals new { Id = step.LookId, step.Number }
+            join step in database.LookSteps.AsNoTracking()
+                on new { look.Id, Number = look.Cursor } equals new { Id = step.LookId, step.Number }
             where trees.Contains(tree.Id) && look.Discarded == null && reader.Owners.Contains(tree.Owner)
             orderby look.Date, look.Created
-            select new { tree.Id, LookId = look.Id, step.Content }
+            select new
+            {
+                tree.Id,
+                LookId = look.Id,
+                step.Content,
+            }
         ).ToListAsync(cancel);
         return found.ToLookup(visit => visit.Id, visit => new Visit(visit.LookId, LookShape.Read(visit.Content)));
     }
@@ -237,7 +259,12 @@ public sealed class TreeBook(SieveContext database, IClock clock, Reader reader)
         var rows = await database
             .Trees.AsNoTracking()
             .Where(tree => trees.Contains(tree.Id) && reader.Owners.Contains(tree.Owner))
-            .Select(tree => new { tree.Id, tree.FloraId, tree.Details })
+            .Select(tree => new
+            {
+                tree.Id,
+                tree.FloraId,
+                tree.Details,
+            })
             .ToListAsync(cancel);
         string[] own = [.. rows.Select(row => row.Id)];
         var lines = await database
@@ -380,7 +407,9 @@ public sealed class TreeBook(SieveContext database, IClock clock, Reader reader)
     public async Task Claim(string guest, string account)
     {
         await database.Trees.Where(tree => tree.Owner == guest).ExecuteUpdateAsync(set => set.SetProperty(tree => tree.Owner, account));
-        await database.Outings.Where(outing => outing.Owner == guest).ExecuteUpdateAsync(set => set.SetProperty(outing => outing.Owner, account));
+        await database
+            .Outings.Where(outing => outing.Owner == guest)
+            .ExecuteUpdateAsync(set => set.SetProperty(outing => outing.Owner, account));
         await database.Opinions.Where(line => line.From == guest).ExecuteUpdateAsync(set => set.SetProperty(line => line.From, account));
     }
 }

@@ -42,10 +42,11 @@ public sealed record TreePoint(string Id, string Tag, string Place, DateOnly? Da
     public Position? Position => TreeBook.PositionOf(Latitude, Longitude, Elevation);
 
     /// <summary>What it is called.</summary>
-    public string Called => (Tag, Place) switch
-    {
-        ({ Length: > 0 }, _) => Tag,
-        (_, { Length: > 0 }) => Place,
-        _ => "A tree",
-    };
+    public string Called =>
+        (Tag, Place) switch
+        {
+            ({ Length: > 0 }, _) => Tag,
+            (_, { Length: > 0 }) => Place,
+            _ => "A tree",
+        };
 }

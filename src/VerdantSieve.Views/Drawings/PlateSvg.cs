@@ -38,6 +38,13 @@ public static class PlateSvg
         return $"""<svg xmlns="http://www.w3.org/2000/svg" viewBox="{box}">{symbol}{use}</svg>""";
     }
 
+    /// <summary>The plate in inks of its own, to be put on a sheet of paper.</summary>
+    public static string OnPaper(Plate plate)
+    {
+        var box = $"0 {Number(-Plate.Height)} {Number(Plate.Width)} {Number(Plate.Height)}";
+        return $"""<svg xmlns="http://www.w3.org/2000/svg" viewBox="{box}">{Picture(plate, onPaper: true)}</svg>""";
+    }
+
     /// <summary>A sheet of A4.</summary>
     /// <param name="plate">The plate.</param>
     /// <param name="words">What is written on it.</param>

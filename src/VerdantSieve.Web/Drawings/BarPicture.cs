@@ -23,14 +23,19 @@ public static class BarPicture
         var svg = new StringBuilder();
         svg.Append(
             CultureInfo.InvariantCulture,
-            $"<svg class=\"year bars\" width=\"{Wide * bars.Count}\" height=\"{High + 2 * Words}\" viewBox=\"0 0 {Wide * bars.Count} {High + 2 * Words}\" role=\"img\" aria-label=\"{WebUtility.HtmlEncode($"{label}: {said}")}\">"
+            $"<svg class=\"year bars\" width=\"{Wide * bars.Count}\" height=\"{High + 2 * Words}\" viewBox=\"0 0 "
+                + $"{Wide * bars.Count} {High + 2 * Words}\" role=\"img\" aria-label=\""
+                + $"{WebUtility.HtmlEncode($"{label}: {said}")}\">"
         );
         for (var at = 0; at < bars.Count; at++)
         {
             var (x, high) = (at * Wide, High * bars[at].Count / Math.Max(1, most));
             svg.Append(
                 CultureInfo.InvariantCulture,
-                $"<rect class=\"best\" x=\"{x + 8}\" y=\"{Words + High - high:0.#}\" width=\"{Wide - 16}\" height=\"{high:0.#}\"/><text x=\"{x + Wide / 2}\" y=\"{Words + High - high - 4:0.#}\" text-anchor=\"middle\">{bars[at].Count}</text><text x=\"{x + Wide / 2}\" y=\"{High + 2 * Words - 4}\" text-anchor=\"middle\">{WebUtility.HtmlEncode(bars[at].Name)}</text>"
+                $"<rect class=\"best\" x=\"{x + 8}\" y=\"{Words + High - high:0.#}\" width=\"{Wide - 16}\" "
+                    + $"height=\"{high:0.#}\"/><text x=\"{x + Wide / 2}\" y=\"{Words + High - high - 4:0.#}\" "
+                    + $"text-anchor=\"middle\">{bars[at].Count}</text><text x=\"{x + Wide / 2}\" y=\"{High + 2 * Words - 4}\" "
+                    + $"text-anchor=\"middle\">{WebUtility.HtmlEncode(bars[at].Name)}</text>"
             );
         }
         return svg.Append("</svg>").ToString();

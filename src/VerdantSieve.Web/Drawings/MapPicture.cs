@@ -67,7 +67,8 @@ public static class MapPicture
         var svg = new StringBuilder();
         svg.Append(
             CultureInfo.InvariantCulture,
-            $"<svg class=\"groundmap\" viewBox=\"0 0 {N(map.Width)} {N(map.Height)}\" role=\"group\" aria-label=\"{WebUtility.HtmlEncode(label)}\">"
+            $"<svg class=\"groundmap\" viewBox=\"0 0 {N(map.Width)} {N(map.Height)}\" role=\"group\" "
+                + $"aria-label=\"{WebUtility.HtmlEncode(label)}\">"
         );
         svg.Append(Ground(map, features, ways));
         foreach (var cell in trees.GroupBy(tree => CellOf(map.At(tree.At))))
@@ -79,7 +80,11 @@ public static class MapPicture
     public static string Ground(LocalMap map, IReadOnlyList<GeoFeature> features, IReadOnlyList<IReadOnlyList<Position>> ways)
     {
         var svg = new StringBuilder();
-        foreach (var feature in features.OrderBy(feature => feature.Kind is "stream" or "path" or "road").ThenBy(feature => feature.Kind == "building"))
+        foreach (
+            var feature in features
+                .OrderBy(feature => feature.Kind is "stream" or "path" or "road")
+                .ThenBy(feature => feature.Kind == "building")
+        )
         {
             var path = string.Concat(feature.Lines.Select(line => PathOf(map, line) + (feature.IsArea ? "Z" : "")));
             svg.Append(CultureInfo.InvariantCulture, $"<path class=\"{Classes.GetValueOrDefault(feature.Kind, "line")}\" d=\"{path}\"/>");
@@ -90,7 +95,10 @@ public static class MapPicture
             var at = feature.IsArea
                 ? map.At(new Position(line.Average(point => point.Latitude), line.Average(point => point.Longitude), 0))
                 : map.At(line[line.Count / 2]);
-            svg.Append(CultureInfo.InvariantCulture, $"<text class=\"placename\" x=\"{N(at.X)}\" y=\"{N(at.Y)}\">{WebUtility.HtmlEncode(feature.Name)}</text>");
+            svg.Append(
+                CultureInfo.InvariantCulture,
+                $"<text class=\"placename\" x=\"{N(at.X)}\" y=\"{N(at.Y)}\">{WebUtility.HtmlEncode(feature.Name)}</text>"
+            );
         }
         foreach (var way in ways.Where(way => way.Count > 1))
             svg.Append(CultureInfo.InvariantCulture, $"<path class=\"way\" d=\"{PathOf(map, way)}\"/>");
@@ -108,7 +116,10 @@ public static class MapPicture
             var at = view.Map.At(tree.At);
             svg.Append(
                 CultureInfo.InvariantCulture,
-                $"<circle cx=\"{N(at.X)}\" cy=\"{N(at.Y)}\" r=\"{N(Mark)}\" fill=\"{(tree.Mark == MapMark.Settled ? "#4a6628" : "#fff")}\" stroke=\"#111\" stroke-width=\"1.5\"/><text x=\"{N(at.X)}\" y=\"{N(at.Y + 4)}\" text-anchor=\"middle\" font-family=\"DejaVu Sans\" font-size=\"11\" fill=\"{(tree.Mark == MapMark.Settled ? "#fff" : "#111")}\">{tree.Number}</text>"
+                $"<circle cx=\"{N(at.X)}\" cy=\"{N(at.Y)}\" r=\"{N(Mark)}\" "
+                    + $"fill=\"{(tree.Mark == MapMark.Settled ? "#4a6628" : "#fff")}\" stroke=\"#111\" stroke-width=\"1.5\"/>"
+                    + $"<text x=\"{N(at.X)}\" y=\"{N(at.Y + 4)}\" text-anchor=\"middle\" font-family=\"DejaVu Sans\" "
+                    + $"font-size=\"11\" fill=\"{(tree.Mark == MapMark.Settled ? "#fff" : "#111")}\">{tree.Number}</text>"
             );
         }
         return svg.ToString();
@@ -137,12 +148,16 @@ public static class MapPicture
     private static void Tree(StringBuilder svg, LocalMap map, MappedTree[] trees)
     {
         var at = map.At(trees[0].At);
-        var words = trees.Length == 1 ? trees[0].Words : $"{trees.Length} trees: {string.Join("; ", trees.Take(8).Select(tree => tree.Words))}";
+        var words =
+            trees.Length == 1 ? trees[0].Words : $"{trees.Length} trees: {string.Join("; ", trees.Take(8).Select(tree => tree.Words))}";
         var mark = trees.All(tree => tree.Mark == trees[0].Mark) ? trees[0].Mark : MapMark.Half;
-        svg.Append(
-            CultureInfo.InvariantCulture,
-            $"<a href=\"{(trees.Length == 1 ? WebUtility.HtmlEncode(trees[0].Address) : $"#tree-{trees[0].Number}")}\" class=\"treemark {mark.ToString().ToLowerInvariant()}\" data-tree=\"{trees[0].Number}\" aria-label=\"{WebUtility.HtmlEncode($"{(trees.Length == 1 ? trees[0].Number.ToString(CultureInfo.InvariantCulture) : $"×{trees.Length}")} {words}")}\"><title>{WebUtility.HtmlEncode(words)}</title>{Shape(at, mark)}<text x=\"{N(at.X)}\" y=\"{N(at.Y + 4)}\">{(trees.Length == 1 ? trees[0].Number.ToString(CultureInfo.InvariantCulture) : $"×{trees.Length}")}</text></a>"
-        );
+        // What stands in the mark: the number of the tree in the list, or how many there are.
+        var inside = trees.Length == 1 ? trees[0].Number.ToString(CultureInfo.InvariantCulture) : $"×{trees.Length}";
+        var address = trees.Length == 1 ? trees[0].Address : $"#tree-{trees[0].Number}";
+        svg.Append($"<a href=\"{WebUtility.HtmlEncode(address)}\" class=\"treemark {mark.ToString().ToLowerInvariant()}\"")
+            .Append($" data-tree=\"{trees[0].Number}\" aria-label=\"{WebUtility.HtmlEncode($"{inside} {words}")}\">")
+            .Append($"<title>{WebUtility.HtmlEncode(words)}</title>{Shape(at, mark)}")
+            .Append($"<text x=\"{N(at.X)}\" y=\"{N(at.Y + 4)}\">{inside}</text></a>");
     }
 
     private static string Shape(Point at, MapMark mark)
@@ -158,7 +173,8 @@ public static class MapPicture
                 ),
             MapMark.Disputed => string.Create(
                 CultureInfo.InvariantCulture,
-                $"<path class=\"diamond\" d=\"M{N(at.X)} {N(at.Y - 14)}L{N(at.X + 14)} {N(at.Y)}L{N(at.X)} {N(at.Y + 14)}L{N(at.X - 14)} {N(at.Y)}Z\"/>"
+                $"<path class=\"diamond\" d=\"M{N(at.X)} {N(at.Y - 14)}L{N(at.X + 14)} {N(at.Y)}L{N(at.X)} "
+                    + $"{N(at.Y + 14)}L{N(at.X - 14)} {N(at.Y)}Z\"/>"
             ),
         };
     }
@@ -168,8 +184,16 @@ public static class MapPicture
         var (metres, drawn) = map.Bar;
         var y = map.Height - 14;
         var words = metres >= 1000 ? $"{metres / 1000:0.#} km" : $"{metres:0.#} m";
-        svg.Append(CultureInfo.InvariantCulture, $"<path class=\"scalebar\" d=\"M14 {N(y - 5)}V{N(y)}H{N(14 + drawn)}V{N(y - 5)}\"/><text class=\"scaletext\" x=\"{N(14 + drawn / 2)}\" y=\"{N(y - 5)}\">{words}</text>");
-        svg.Append(CultureInfo.InvariantCulture, $"<path class=\"north\" d=\"M{N(map.Width - 22)} 40V14M{N(map.Width - 27)} 22L{N(map.Width - 22)} 13L{N(map.Width - 17)} 22\"/><text class=\"scaletext\" x=\"{N(map.Width - 22)}\" y=\"54\">N</text>");
+        svg.Append(
+            CultureInfo.InvariantCulture,
+            $"<path class=\"scalebar\" d=\"M14 {N(y - 5)}V{N(y)}H{N(14 + drawn)}V{N(y - 5)}\"/><text "
+                + $"class=\"scaletext\" x=\"{N(14 + drawn / 2)}\" y=\"{N(y - 5)}\">{words}</text>"
+        );
+        svg.Append(
+            CultureInfo.InvariantCulture,
+            $"<path class=\"north\" d=\"M{N(map.Width - 22)} 40V14M{N(map.Width - 27)} 22L{N(map.Width - 22)} "
+                + $"13L{N(map.Width - 17)} 22\"/><text class=\"scaletext\" x=\"{N(map.Width - 22)}\" y=\"54\">N</text>"
+        );
     }
 
     private static string PathOf(LocalMap map, IReadOnlyList<Position> line) =>

@@ -43,19 +43,22 @@ public static class YearPicture
             var isBest = best is { } span && week.Day >= span.From && week.Day <= span.To;
             svg.Append(
                 CultureInfo.InvariantCulture,
-                $"<rect class=\"{(isBest ? "best" : "week")}\" x=\"{N(i * Week + 1)}\" y=\"{N(Top + Bars - high)}\" width=\"{N(Week - 2)}\" height=\"{N(high)}\"><title>{Title(week.Day, week.Settles)}</title></rect>"
+                $"<rect class=\"{(isBest ? "best" : "week")}\" x=\"{N(i * Week + 1)}\" y=\"{N(Top + Bars - high)}\" "
+                    + $"width=\"{N(Week - 2)}\" height=\"{N(high)}\"><title>{Title(week.Day, week.Settles)}</title></rect>"
             );
             // A month that has only just room for its line has none for its name.
             if (week.Day.Day <= DaysInWeek && i < year.Weeks.Count - 2)
                 svg.Append(
                     CultureInfo.InvariantCulture,
-                    $"<path class=\"month\" d=\"M{N(i * Week)} {N(Top + Bars)}v5\"/><text x=\"{N(i * Week + 2)}\" y=\"{N(Top + Bars + 13)}\">{week.Day.ToString("MMM", CultureInfo.InvariantCulture)}</text>"
+                    $"<path class=\"month\" d=\"M{N(i * Week)} {N(Top + Bars)}v5\"/><text x=\"{N(i * Week + 2)}\" "
+                        + $"y=\"{N(Top + Bars + 13)}\">{week.Day.ToString("MMM", CultureInfo.InvariantCulture)}</text>"
                 );
         }
         foreach (var part in new[] { 0.5, 1.0 })
             svg.Append(
                 CultureInfo.InvariantCulture,
-                $"<path class=\"level\" d=\"M0 {N(Top + Bars * (1 - part))}H{N(width)}\"/><text x=\"{N(width)}\" text-anchor=\"end\" y=\"{N(Top + Bars * (1 - part) - 2)}\">{part * 100:0} %</text>"
+                $"<path class=\"level\" d=\"M0 {N(Top + Bars * (1 - part))}H{N(width)}\"/><text x=\"{N(width)}\" "
+                    + $"text-anchor=\"end\" y=\"{N(Top + Bars * (1 - part) - 2)}\">{part * 100:0} %</text>"
             );
         svg.Append(CultureInfo.InvariantCulture, $"<path class=\"ground\" d=\"M0 {N(Top + Bars)}H{N(width)}\"/>");
         for (var at = 0; at < shown.Length; at++)
@@ -86,7 +89,8 @@ public static class YearPicture
             var atEnd = right > width - RoomForName && left > RoomForName;
             svg.Append(
                 CultureInfo.InvariantCulture,
-                $"<text x=\"{N(atEnd ? left - 4 : right + 4)}\" y=\"{N(y + 4)}\"{(atEnd ? " text-anchor=\"end\"" : "")}>{WebUtility.HtmlEncode(words)}</text>"
+                $"<text x=\"{N(atEnd ? left - 4 : right + 4)}\" y=\"{N(y + 4)}\"{(atEnd ? " text-anchor=\"end\"" : "")}>"
+                    + $"{WebUtility.HtmlEncode(words)}</text>"
             );
             first = false;
         }

@@ -16,7 +16,10 @@ public static class BoardEndpoints
     /// <summary>Adds the addresses.</summary>
     public static void MapBoard(this IEndpointRouteBuilder routes)
     {
-        routes.MapPost($"{Root}/trace", Trace).ExcludeFromDescription().WithMetadata(new RequestSizeLimitAttribute(PictureBounds.MostBytes + 64 * 1024));
+        routes
+            .MapPost($"{Root}/trace", Trace)
+            .ExcludeFromDescription()
+            .WithMetadata(new RequestSizeLimitAttribute(PictureBounds.MostBytes + 64 * 1024));
         routes.MapPost($"{Root}/measure", Measure).ExcludeFromDescription().WithMetadata(new RequestSizeLimitAttribute(2 * 1024 * 1024));
         routes
             .MapGet(

@@ -22,10 +22,7 @@ public sealed class GroundView
     public GroundView(IReadOnlyList<TreePoint> trees, IReadOnlyList<IReadOnlyList<Position>> ways, Func<TreePoint, string> address)
     {
         this.ways = ways;
-        (Trees, Unplaced) = (
-            [.. trees.Where(tree => tree.Position is not null)],
-            [.. trees.Where(tree => tree.Position is null)]
-        );
+        (Trees, Unplaced) = ([.. trees.Where(tree => tree.Position is not null)], [.. trees.Where(tree => tree.Position is null)]);
         Position[] points = [.. Trees.Select(tree => tree.Position!.Value), .. ways.SelectMany(way => way)];
         // Where there is nothing to show yet, the reserve of the demonstration is.
         var near = points.Length == 0 || points.Any(ReserveMap.IsNear);
@@ -50,15 +47,20 @@ public sealed class GroundView
     public IReadOnlyList<MappedTree> Mapped { get; }
 
     /// <summary>The picture.</summary>
-    public string Picture => MapPicture.Draw(Map, Features, ways, Mapped, $"A map of {Mapped.Count} trees, north up. The list beside it says the same.");
+    public string Picture =>
+        MapPicture.Draw(Map, Features, ways, Mapped, $"A map of {Mapped.Count} trees, north up. The list beside it says the same.");
 
     /// <summary>The map as a picture of its own, for a form that takes a place by a tap.</summary>
     public string Ground =>
-        $"<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"{Width}\" height=\"{Height}\" viewBox=\"0 0 {Width} {Height}\"><rect width=\"{Width}\" height=\"{Height}\" fill=\"#fbf7ec\"/>{MapPicture.OnPaper(this)}</svg>";
+        $"<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"{Width}\" height=\"{Height}\" viewBox=\"0 0 {Width} "
+        + $"{Height}\"><rect width=\"{Width}\" height=\"{Height}\" fill=\"#fbf7ec\"/>{MapPicture.OnPaper(this)}</svg>";
 
     /// <summary>The ground with inks in the place of classes.</summary>
     public string Inked(IReadOnlyDictionary<string, string> inks) =>
-        inks.Aggregate(MapPicture.Ground(Map, Features, ways), (ground, ink) => ground.Replace($"class=\"{ink.Key}\"", ink.Value, StringComparison.Ordinal));
+        inks.Aggregate(
+            MapPicture.Ground(Map, Features, ways),
+            (ground, ink) => ground.Replace($"class=\"{ink.Key}\"", ink.Value, StringComparison.Ordinal)
+        );
 
     /// <summary>How far a tree is settled.</summary>
     public static MapMark MarkOf(TreePoint tree)

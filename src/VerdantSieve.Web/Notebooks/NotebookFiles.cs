@@ -72,7 +72,12 @@ public sealed class NotebookFiles(TreeBook trees, FloraShelf shelf)
                     each.Content.Observer,
                     flora is null
                         ? []
-                        : [.. LookQuestion.Of(each.Content, flora).Own.Select(reading => new RecordedReading(reading.Character, Wording.Of(reading, flora)))],
+                        :
+                        [
+                            .. LookQuestion
+                                .Of(each.Content, flora)
+                                .Own.Select(reading => new RecordedReading(reading.Character, Wording.Of(reading, flora))),
+                        ],
                     each.Content.Notes
                 )),
             ],

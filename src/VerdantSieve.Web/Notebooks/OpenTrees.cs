@@ -41,12 +41,12 @@ public sealed class OpenTrees(TreeBook trees, FloraShelf shelf, PlanDesk desk, R
     }
 
     // What is named as a kind and doubted by nobody needs no visit.
-    private static bool IsOpen(TreePoint tree) => tree.Name is null || tree.IsDisputed || tree.Rank is not ("species" or "variety" or "aggregate");
+    private static bool IsOpen(TreePoint tree) =>
+        tree.Name is null || tree.IsDisputed || tree.Rank is not ("species" or "variety" or "aggregate");
 
     private static string MarkOf(TreePoint[] trees)
     {
         var all = string.Join('\n', trees.Select(tree => $"{tree.Id} {tree.Changed:O} {tree.Latitude} {tree.Longitude}"));
         return Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(all)))[..16];
     }
-
 }

@@ -74,8 +74,7 @@ public sealed class OpinionForm
     {
         var flora = view.Open.Flora;
         var named =
-            flora.FindTaxon(typed)
-            ?? flora.Taxa.FirstOrDefault(kind => kind.CommonNames.Contains(typed, StringComparer.OrdinalIgnoreCase));
+            flora.FindTaxon(typed) ?? flora.Taxa.FirstOrDefault(kind => kind.CommonNames.Contains(typed, StringComparer.OrdinalIgnoreCase));
         if (named is not null)
             return (named.Name.Text, named.Rank);
         bool Is(string? name) => string.Equals(name, typed, StringComparison.OrdinalIgnoreCase);

@@ -47,7 +47,14 @@ public sealed class OutingForm
         var title = Text(Title, "title");
         if (title.Length == 0 && faults.Count == 0)
             faults.Add(new Fault("title", "Give the outing a name, such as where it went."));
-        var about = new OutingAbout(title, day, Text(Who, "who"), Text(Weather, "weather"), Text(Access, "access"), Text(Hazards, "hazards"));
+        var about = new OutingAbout(
+            title,
+            day,
+            Text(Who, "who"),
+            Text(Weather, "weather"),
+            Text(Access, "access"),
+            Text(Hazards, "hazards")
+        );
         return faults.Count == 0 ? about : null;
     }
 

@@ -44,7 +44,9 @@ public sealed class TreeForm
 
     /// <summary>Says that somebody else changed it meanwhile.</summary>
     public void ChangedElsewhere() =>
-        faults.Add(new Fault("form", "This tree was changed elsewhere meanwhile. What you typed stands here; keep it again to have it instead."));
+        faults.Add(
+            new Fault("form", "This tree was changed elsewhere meanwhile. What you typed stands here; keep it again to have it instead.")
+        );
 
     /// <summary>The form of a tree as it is kept.</summary>
     public static TreeForm Of(Tree tree) =>
@@ -70,9 +72,7 @@ public sealed class TreeForm
         var details = before with
         {
             Tag = Text(Tag, "tag", TreeDetails.LongestTag),
-            Girth = Number(Girth, "girth", Core.Trees.Girth.Allowed) is { } round
-                ? (round is > 0 and <= Core.Trees.Girth.Most ? new Girth(round) : Refused<Girth?>("girth", Girth, Core.Trees.Girth.Allowed))
-                : null,
+            Girth = GirthOf(),
             Sex = EnumWords.TryRead<PlantSex>(Sex, out var sex) ? sex : null,
             Individuals = IndividualsOf(),
             GardenForm = Text(GardenForm, "gardenform", TreeDetails.LongestTag),
@@ -84,9 +84,19 @@ public sealed class TreeForm
         return faults.Count == 0 ? (details, position) : null;
     }
 
+    private Girth? GirthOf()
+    {
+        var allowed = Core.Trees.Girth.Allowed;
+        if (Number(Girth, "girth", allowed) is not { } round)
+            return null;
+        return round is > 0 and <= Core.Trees.Girth.Most ? new Girth(round) : Refused<Girth?>("girth", Girth, allowed);
+    }
+
     private int IndividualsOf()
     {
-        var allowed = FormattableString.Invariant($"Give how many trees it stands for, a whole number from 1 to {TreeDetails.MostIndividuals}.");
+        var allowed = FormattableString.Invariant(
+            $"Give how many trees it stands for, a whole number from 1 to {TreeDetails.MostIndividuals}."
+        );
         if (string.IsNullOrWhiteSpace(Individuals))
             return 1;
         return int.TryParse(Individuals, CultureInfo.InvariantCulture, out var number) && number is >= 1 and <= TreeDetails.MostIndividuals
@@ -98,7 +108,10 @@ public sealed class TreeForm
     {
         if (string.IsNullOrWhiteSpace(Latitude) && string.IsNullOrWhiteSpace(Longitude))
             return null;
-        var (north, east) = (Number(Latitude, "latitude", Position.Allowed("latitude")), Number(Longitude, "longitude", Position.Allowed("longitude")));
+        var (north, east) = (
+            Number(Latitude, "latitude", Position.Allowed("latitude")),
+            Number(Longitude, "longitude", Position.Allowed("longitude"))
+        );
         var up = Number(Elevation, "elevation", Position.Allowed("elevation")) ?? 0;
         if (north is null || east is null)
         {
@@ -131,7 +144,9 @@ public sealed class TreeForm
         params (string Field, string? Text)[] typed
     )
     {
-        var numbers = typed.Select(field => double.TryParse(field.Text?.Replace(',', '.'), CultureInfo.InvariantCulture, out var value) ? value : double.NaN);
+        var numbers = typed.Select(field =>
+            double.TryParse(field.Text?.Replace(',', '.'), CultureInfo.InvariantCulture, out var value) ? value : double.NaN
+        );
         double[] all = [.. numbers, 0, 0];
         Fault[] missing =
         [

@@ -16,7 +16,8 @@ public sealed class TreeView
 
     public TreeView(Tree tree, OpenFlora open, LocalDate today)
     {
-        (Tree, Open, Today) = (tree, open, today);
+        (Tree, Open) = (tree, open);
+        Today = today;
         Question = LookQuestion.OfTree(tree.Visits, open.Flora, today, tree.Details.Sex);
         Answer = open.Sieve.Ask(Question);
         Year = YearAhead.Of(open.Sieve, Question, today);
@@ -54,7 +55,10 @@ public sealed class TreeView
             var edition = Open.Flora.About.Edition;
             if (now.Name == stands.Name || stands.FloraEdition == edition && Math.Abs(now.Probability - (stands.Probability ?? 0)) < Told)
                 return null;
-            var why = stands.FloraEdition != edition ? $"since then the flora went from edition {stands.FloraEdition} to {edition}" : "more has been read since";
+            var why =
+                stands.FloraEdition != edition
+                    ? $"since then the flora went from edition {stands.FloraEdition} to {edition}"
+                    : "more has been read since";
             return $"From all that was read the sieve would now say {now.Name} ({Say.Chance(now.Probability)}); {why}.";
         }
     }
@@ -76,7 +80,10 @@ public sealed class TreeView
         var standing = Tree.Standing;
         if (!standing.IsDisputed || standing.Stands is null)
             return [];
-        var other = standing.OtherNames.Count > 0 ? standing.OtherNames : [.. Answer.Candidates.Take(2).Select(candidate => candidate.Taxon.Name.Text)];
+        var other =
+            standing.OtherNames.Count > 0
+                ? standing.OtherNames
+                : [.. Answer.Candidates.Take(2).Select(candidate => candidate.Taxon.Name.Text)];
         Disputed =
         [
             .. other.Prepend(standing.Stands.Name).Select(Open.Flora.FindTaxon).OfType<Taxon>().DistinctBy(taxon => taxon.Name).Take(4),

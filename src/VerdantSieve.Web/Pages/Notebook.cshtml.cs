@@ -1,3 +1,4 @@
+using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 using VerdantSieve.Store.Looks;
 using VerdantSieve.Store.Notebooks;
@@ -25,19 +26,43 @@ public sealed class NotebookModel(LookBook book, TreeBook trees) : PageModel
             : $"{Entries.Count(e => e.Name is not null)} trees are settled and {Entries.Count(e => e.Name is null)} still open. "
                 + "Each can be taken up again: come back at flowering or fruiting.";
 
-    public async Task OnGet(
+    /// <summary>What was thrown away and can still be brought back.</summary>
+    public IReadOnlyList<LookEntry> ThrownAway { get; private set; } = [];
+
+    /// <summary>Whose notebook it is, where it is another's; null where it is the reader's own.</summary>
+    public string? Whose { get; private set; }
+
+    /// <summary>The name its owner signs in with.</summary>
+    public string? Of { get; private set; }
+
+    public async Task<IActionResult> OnGet(
         string? discarded,
-        [Microsoft.AspNetCore.Mvc.FromQuery(Name = "page")] int page = 1,
+        string? of,
+        [FromQuery(Name = "page")] int page = 1,
         CancellationToken cancel = default
     )
     {
         PageNumber = Math.Clamp(page, 1, LastPage);
-        var entries = await book.List(skip: (PageNumber - 1) * PerPage, take: PerPage + 1, cancel: cancel);
+        var skip = (PageNumber - 1) * PerPage;
+        IReadOnlyList<LookEntry> entries;
+        if (of is { Length: > 0 })
+        {
+            if (await book.ListOf(of, skip, PerPage + 1, cancel) is not var (shown, shared))
+                return NotFound();
+            (Whose, Of) = (shown, of);
+            entries = [.. shared.Select(entry => entry with { IsShared = true })];
+        }
+        else
+        {
+            entries = await book.List(skip: skip, take: PerPage + 1, cancel: cancel);
+            ThrownAway = await trees.ThrownAway(cancel);
+        }
         (Entries, More) = ([.. entries.Take(PerPage)], entries.Count > PerPage);
         if (discarded is null)
-            return;
+            return Page();
         IsATree = await trees.Find(discarded, cancel) is { IsDiscarded: true };
         if (IsATree || await book.Find(discarded, cancel) is { IsDiscarded: true })
             Discarded = discarded;
+        return Page();
     }
 }

@@ -6,10 +6,12 @@ namespace VerdantSieve.Web.People;
 public static class AccountFaults
 {
     /// <summary>The field of a form that it belongs to.</summary>
-    public static string FieldOf(IdentityError error) =>
-        error.Code.Contains("Password", StringComparison.Ordinal) ? "password"
-        : error.Code.Contains("Email", StringComparison.Ordinal) ? "email"
-        : "name";
+    public static string FieldOf(IdentityError error)
+    {
+        if (error.Code.Contains("Password", StringComparison.Ordinal))
+            return "password";
+        return error.Code.Contains("Email", StringComparison.Ordinal) ? "email" : "name";
+    }
 
     /// <summary>What is wrong, as a sentence that says what is allowed.</summary>
     public static string Say(IdentityError error) =>

@@ -66,7 +66,14 @@ public static class DemoPeople
         var database = services.GetRequiredService<SieveContext>();
         if (await database.Shares.FindAsync(DemoReserve.Walker, DemoReserve.SecondReaderId) is null)
         {
-            database.Shares.Add(new ShareRow { Owner = DemoReserve.Walker, With = DemoReserve.SecondReaderId, May = Sharing.Determine });
+            database.Shares.Add(
+                new ShareRow
+                {
+                    Owner = DemoReserve.Walker,
+                    With = DemoReserve.SecondReaderId,
+                    May = Sharing.Determine,
+                }
+            );
             await database.SaveChangesAsync();
         }
     }

@@ -41,7 +41,11 @@ public sealed class MailPost(Uri server, string from) : IPost
     /// <inheritdoc/>
     public async Task Send(string to, string subject, string text)
     {
-        var letter = new MimeMessage { Subject = subject, Body = new TextPart("plain") { Text = text } };
+        var letter = new MimeMessage
+        {
+            Subject = subject,
+            Body = new TextPart("plain") { Text = text },
+        };
         letter.From.Add(MailboxAddress.Parse(from));
         letter.To.Add(MailboxAddress.Parse(to));
         using var client = new SmtpClient();

@@ -38,7 +38,10 @@ public static class Readers
         var person = http.User.Identity?.IsAuthenticated == true ? http.User.FindFirstValue(ClaimTypes.NameIdentifier) : null;
         string[] account = person is null ? [] : [person];
         IReadOnlyList<string> machine = settings.OnePerson && Hosts.IsFromHere(http) ? Machine(settings).Own : [];
-        string[] guest = machine.Count == 0 && person is null && GuestOf(http, make: HttpMethods.IsPost(http.Request.Method)) is { } known ? [known] : [];
+        string[] guest =
+            machine.Count == 0 && person is null && GuestOf(http, make: HttpMethods.IsPost(http.Request.Method)) is { } known
+                ? [known]
+                : [];
         return new Reader([.. account.Concat(machine).Concat(guest).Distinct()], person, person is null ? "" : http.User.Shown());
     }
 

@@ -27,12 +27,18 @@ public class VisitTests
         );
 
     private static IEnumerable<string> Shown(IEnumerable<Reading> readings) =>
-        readings.Select(reading => $"{reading.Character} {((StatesSeen)reading.Observation).States[0]} {reading.Day?.ToString("MM-dd", null)}");
+        readings.Select(reading =>
+            $"{reading.Character} {((StatesSeen)reading.Observation).States[0]} {reading.Day?.ToString("MM-dd", null)}"
+        );
 
     [Fact]
     public void What_was_read_in_May_and_in_October_stands_side_by_side()
     {
-        var question = LookQuestion.OfTree([On("2026-05-10", "bud green"), On("2026-10-03", "bud brown", "bark grey")], Flora, new LocalDate(2026, 11, 1));
+        var question = LookQuestion.OfTree(
+            [On("2026-05-10", "bud green"), On("2026-10-03", "bud brown", "bark grey")],
+            Flora,
+            new LocalDate(2026, 11, 1)
+        );
         Assert.Equal(["bud green 05-10", "bud brown 10-03", "bark grey 10-03"], Shown(question.Readings));
         Assert.Equal(new LocalDate(2026, 11, 1), question.Circumstances.Date);
     }

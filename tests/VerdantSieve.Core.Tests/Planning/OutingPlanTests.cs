@@ -20,13 +20,11 @@ public class OutingPlanTests
     [Fact]
     public void The_week_that_settles_most_trees_together_is_chosen_first_and_what_it_leaves_after_it()
     {
-        var plan = OutingPlan.Of(
-            [
-                Tree("early", At(0, 0), 0.9, 0.6, 0),
-                Tree("middle", At(0, 1), 0, 0.8, 0),
-                Tree("late", At(1, 0), 0, 0.1, 0.9),
-            ]
-        );
+        var plan = OutingPlan.Of([
+            Tree("early", At(0, 0), 0.9, 0.6, 0),
+            Tree("middle", At(0, 1), 0, 0.8, 0),
+            Tree("late", At(1, 0), 0, 0.1, 0.9),
+        ]);
         Assert.Equal([0, 1, 2], plan.Select(outing => Period.Between(From, outing.Day, PeriodUnits.Weeks).Weeks));
         // The middle week was chosen first; the other two add what it did not settle.
         Assert.Equal([0.3, 1.5, 0.8], plan.Select(outing => Math.Round(outing.Settles, 6)));
@@ -37,14 +35,18 @@ public class OutingPlanTests
     [Fact]
     public void Trees_far_apart_are_two_ways_and_trees_without_a_position_go_by_their_place()
     {
-        var plan = OutingPlan.Of([Tree("here", At(0, 0), 0.9), Tree("near", At(10, 0), 0.9), Tree("far", At(300, 0), 0.9), Tree("unplaced", null, 0.9)]);
+        var plan = OutingPlan.Of([
+            Tree("here", At(0, 0), 0.9),
+            Tree("near", At(10, 0), 0.9),
+            Tree("far", At(300, 0), 0.9),
+            Tree("unplaced", null, 0.9),
+        ]);
         Assert.Equal([1, 1, 2], plan.Select(outing => outing.Visits.Count).Order());
         Assert.Contains(plan, outing => outing.Visits.Select(visit => visit.Tree.Id).Order().SequenceEqual(["here", "near"]));
     }
 
     [Fact]
-    public void What_is_hardly_settled_by_anything_is_not_gone_to() =>
-        Assert.Empty(OutingPlan.Of([Tree("hopeless", At(0, 0), 0.1, 0.15)]));
+    public void What_is_hardly_settled_by_anything_is_not_gone_to() => Assert.Empty(OutingPlan.Of([Tree("hopeless", At(0, 0), 0.1, 0.15)]));
 
     [Fact]
     public void Trees_are_walked_to_without_going_to_and_fro()

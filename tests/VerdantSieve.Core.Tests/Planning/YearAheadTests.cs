@@ -37,7 +37,11 @@ public class YearAheadTests
     private static YearAhead Ahead(MadeFlora flora, Circumstances? where = null, params Reading[] readings) =>
         YearAhead.Of(
             flora.Sieve(Knowing),
-            new SieveQuestion { Circumstances = where ?? At(0, 0, 0), Readings = [new Reading("gloss", new StatesSeen(["dull"], StateMode.Is), Certainty.Fair), .. readings] },
+            new SieveQuestion
+            {
+                Circumstances = where ?? At(0, 0, 0),
+                Readings = [new Reading("gloss", new StatesSeen(["dull"], StateMode.Is), Certainty.Fair), .. readings],
+            },
             January
         );
 
@@ -94,7 +98,10 @@ public class YearAheadTests
             .Season(CharacterIds.Fruiting)
             .States("stone", "smooth ridged", c => c with { Part = "fruit", OnlyIf = Condition.Parse(CharacterIds.Fruiting) });
         foreach (var (name, stone) in new[] { ("Aus levis", "smooth"), ("Aus asper", "ridged") })
-            flora.Taxon(name, $"gloss: dull / {CharacterIds.Sexes}: {CharacterIds.SeparateTrees} / fruiting: 1 Sep – 31 Oct / stone: {stone}");
+            flora.Taxon(
+                name,
+                $"gloss: dull / {CharacterIds.Sexes}: {CharacterIds.SeparateTrees} / fruiting: 1 Sep – 31 Oct / stone: {stone}"
+            );
         double Most(PlantSex? sex) => Ahead(flora, At(0, 0, 0) with { Sex = sex }).Weeks.Max(week => week.Settles);
         Assert.True(Most(PlantSex.Male) < 0.1, $"{Most(PlantSex.Male)} for a male");
         Assert.True(Most(PlantSex.Female) > Most(null) + 0.15, $"{Most(PlantSex.Female)} for a female, {Most(null)} unknown");

@@ -9,18 +9,17 @@ public class OpinionTests
 {
     private int next;
 
-    private Opinion Line(string by, OpinionKind kind, string name = "") => new(++next, kind, by, Instant.FromUnixTimeSeconds(next)) { Name = name };
+    private Opinion Line(string by, OpinionKind kind, string name = "") =>
+        new(++next, kind, by, Instant.FromUnixTimeSeconds(next)) { Name = name };
 
     [Fact]
     public void The_last_name_stands_and_who_agreed_with_an_older_one_has_not_agreed_with_it()
     {
-        var standing = OpinionStanding.Of(
-            [
-                Line("Ann", OpinionKind.Determined, "Aus primus"),
-                Line("Bob", OpinionKind.Agreed),
-                Line("Ann", OpinionKind.Determined, "Aus secundus"),
-            ]
-        );
+        var standing = OpinionStanding.Of([
+            Line("Ann", OpinionKind.Determined, "Aus primus"),
+            Line("Bob", OpinionKind.Agreed),
+            Line("Ann", OpinionKind.Determined, "Aus secundus"),
+        ]);
         Assert.Equal("Aus secundus", standing.Stands!.Name);
         Assert.Empty(standing.Agreed);
         Assert.False(standing.IsDisputed);

@@ -22,7 +22,13 @@ public class SeasonOverviewTests
             day,
             new LookContent
             {
-                Circumstances = new RawCircumstances { Date = day, Latitude = "45.5", Longitude = "-122.7", Elevation = "60" },
+                Circumstances = new RawCircumstances
+                {
+                    Date = day,
+                    Latitude = "45.5",
+                    Longitude = "-122.7",
+                    Elevation = "60",
+                },
                 Readings = [new RawReading("flowering") { Today = flowers }],
             }
         );
@@ -35,7 +41,9 @@ public class SeasonOverviewTests
     [Fact]
     public void Flowers_seen_are_held_against_the_calendar_of_the_kind_that_stands()
     {
-        var seen = Of(new SeasonTree("a", [On("2026-05-10", true), On("2026-06-10", true), On("2026-07-01", false)], [Named(1, "Aus primus", 0.9)])).Seasons;
+        var seen = Of(
+            new SeasonTree("a", [On("2026-05-10", true), On("2026-06-10", true), On("2026-07-01", false)], [Named(1, "Aus primus", 0.9)])
+        ).Seasons;
         Assert.Equal(["2026-05-10", "2026-06-10"], seen.Select(one => one.Day.ToString("uuuu-MM-dd", null)));
         Assert.True(seen[0].DaysInside >= 0);
         Assert.Equal(-10, seen[1].DaysInside);

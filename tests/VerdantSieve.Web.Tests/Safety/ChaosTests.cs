@@ -120,7 +120,10 @@ public class ChaosTests(Application application)
     {
         await using var database = Open(connection);
         return (
-            await new LookBook(database, SystemClock.Instance, Reader.Here).Start("temperate-trees", new LookContent { Place = $"chaos {worker}" })
+            await new LookBook(database, SystemClock.Instance, Reader.Here).Start(
+                "temperate-trees",
+                new LookContent { Place = $"chaos {worker}" }
+            )
         ).Id;
     }
 

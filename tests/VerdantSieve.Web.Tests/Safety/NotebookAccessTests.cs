@@ -34,9 +34,17 @@ public sealed class NotebookAccessTests(Application application) : IAsyncLifetim
     private async Task<Things> Others()
     {
         await using var database = application.OpenDatabase();
-        var look = await new LookBook(database, SystemClock.Instance, Owner).Start("temperate-trees", new LookContent { Place = "secret place" });
-        var outing = await new OutingBook(database, SystemClock.Instance, Owner).Begin(new OutingAbout("secret outing", null, "", "", "", ""));
-        var picture = await new PictureBook(database, SystemClock.Instance, Owner).Add(look.Id, new NewPicture([1], [1], 1, 1, "", null, null));
+        var look = await new LookBook(database, SystemClock.Instance, Owner).Start(
+            "temperate-trees",
+            new LookContent { Place = "secret place" }
+        );
+        var outing = await new OutingBook(database, SystemClock.Instance, Owner).Begin(
+            new OutingAbout("secret outing", null, "", "", "", "")
+        );
+        var picture = await new PictureBook(database, SystemClock.Instance, Owner).Add(
+            look.Id,
+            new NewPicture([1], [1], 1, 1, "", null, null)
+        );
         return new Things(look.Id, outing, picture!);
     }
 
@@ -61,13 +69,39 @@ public sealed class NotebookAccessTests(Application application) : IAsyncLifetim
             foreach (var form in RouteTests.Forms().Where(form => NamesAThing(form.Template)))
             {
                 var to = At(form.Template, things) + (form.Handler is null ? "" : $"?handler={form.Handler}");
-                var answer = await visitor.PostAs(to, token, ("kind", "remarked"), ("reasons", "mine now"), ("place", things.Look), ("title", "mine now"), ("picture", things.Picture), ("at", "45,-123,9"));
+                var answer = await visitor.PostAs(
+                    to,
+                    token,
+                    ("kind", "remarked"),
+                    ("reasons", "mine now"),
+                    ("place", things.Look),
+                    ("title", "mine now"),
+                    ("picture", things.Picture),
+                    ("at", "45,-123,9")
+                );
                 if (answer.StatusCode is not (HttpStatusCode.NotFound or HttpStatusCode.BadRequest))
                     wrong.Add($"POST {to}: {(int)answer.StatusCode}");
                 looked++;
             }
-            foreach (var page in new[] { "/", "/notebook", "/notebook/map", "/outings", "/notebook/enter", "/notebook/season", "/notebook/out/csv", "/notebook/out/geojson" })
-                if ((await visitor.Http.GetStringAsync(page, TestContext.Current.CancellationToken)).Contains("secret", StringComparison.Ordinal))
+            foreach (
+                var page in new[]
+                {
+                    "/",
+                    "/notebook",
+                    "/notebook/map",
+                    "/outings",
+                    "/notebook/enter",
+                    "/notebook/season",
+                    "/notebook/out/csv",
+                    "/notebook/out/geojson",
+                }
+            )
+                if (
+                    (await visitor.Http.GetStringAsync(page, TestContext.Current.CancellationToken)).Contains(
+                        "secret",
+                        StringComparison.Ordinal
+                    )
+                )
                     wrong.Add($"{page} tells");
             var placed = await visitor.PostAs("/notebook/map?handler=Place", token, ("place", things.Look), ("x", "10"), ("y", "10"));
             if (placed.StatusCode != HttpStatusCode.NotFound)
@@ -76,7 +110,10 @@ public sealed class NotebookAccessTests(Application application) : IAsyncLifetim
         Assert.Empty(wrong);
         Assert.True(looked > 60, $"only {looked} were looked at");
         await using var database = application.OpenDatabase();
-        Assert.Equal("secret place", (await database.Looks.SingleAsync(look => look.Id == things.Look, TestContext.Current.CancellationToken)).Place);
+        Assert.Equal(
+            "secret place",
+            (await database.Looks.SingleAsync(look => look.Id == things.Look, TestContext.Current.CancellationToken)).Place
+        );
         Assert.False(await database.Opinions.AnyAsync(line => line.TreeId == things.Look, TestContext.Current.CancellationToken));
     }
 
@@ -88,10 +125,12 @@ public sealed class NotebookAccessTests(Application application) : IAsyncLifetim
 
     private static string At(string template, Things things)
     {
-        var id =
-            template.StartsWith("/outing/", StringComparison.Ordinal) ? things.Outing
-            : template.StartsWith("/pictures/", StringComparison.Ordinal) ? things.Picture
-            : things.Look;
+        var id = template.Split('/')[1] switch
+        {
+            "outing" => things.Outing,
+            "pictures" => things.Picture,
+            _ => things.Look,
+        };
         return System.Text.RegularExpressions.Regex.Replace(template, @"\{id[^}]*\}", id);
     }
 
@@ -136,7 +175,10 @@ public sealed class NotebookAccessTests(Application application) : IAsyncLifetim
 
         // It is taken back by whoever said it, and by nobody else.
         await using var database = application.OpenDatabase();
-        var line = await database.Opinions.SingleAsync(one => one.TreeId == "lantern3" && one.Kind == OpinionKind.Doubted, TestContext.Current.CancellationToken);
+        var line = await database.Opinions.SingleAsync(
+            one => one.TreeId == "lantern3" && one.Kind == OpinionKind.Doubted,
+            TestContext.Current.CancellationToken
+        );
         using var odalys = await Visitor.SignedIn(address, "odalys", DemoPeople.All.Single(account => account.Name == "odalys").Password);
         Assert.Equal(HttpStatusCode.NotFound, (await odalys.Post("/tree/lantern3?handler=Withdraw", ("line", $"{line.Id}"))).StatusCode);
         Assert.Equal(HttpStatusCode.Redirect, (await pim.Post("/tree/lantern3?handler=Withdraw", ("line", $"{line.Id}"))).StatusCode);
@@ -150,10 +192,14 @@ public sealed class NotebookAccessTests(Application application) : IAsyncLifetim
         await visitor.Post("/sign-up", ("name", name), ("email", $"{name}@place.example"), ("password", "hazel-and-hornbeam-7"));
         using var forgetful = new Visitor(address);
         await forgetful.Post("/forgotten", ("name", name));
-        var unknown = await (await forgetful.Post("/forgotten", ("name", "nobody-at-all"))).Content.ReadAsStringAsync(TestContext.Current.CancellationToken);
+        var unknown = await (await forgetful.Post("/forgotten", ("name", "nobody-at-all"))).Content.ReadAsStringAsync(
+            TestContext.Current.CancellationToken
+        );
         Assert.Contains("If an account has that name", unknown);
         var outbox = await forgetful.Http.GetStringAsync("/outbox", TestContext.Current.CancellationToken);
-        var link = WebUtility.HtmlDecode(outbox.Split("<a href=\"").First(part => part.Contains("name=" + name, StringComparison.Ordinal)).Split('"')[0]);
+        var link = WebUtility.HtmlDecode(
+            outbox.Split("<a href=\"").First(part => part.Contains("name=" + name, StringComparison.Ordinal)).Split('"')[0]
+        );
         var query = Microsoft.AspNetCore.WebUtilities.QueryHelpers.ParseQuery(link.Split('?')[1]);
         (string, string)[] Form(string password) => [("name", name), ("token", query["token"].ToString()), ("password", password)];
         Assert.Equal(HttpStatusCode.UnprocessableEntity, (await forgetful.Post("/new-password", Form("short"))).StatusCode);

@@ -13,8 +13,8 @@ using VerdantSieve.Store.Floras;
 using VerdantSieve.Store.Looks;
 using VerdantSieve.Store.Notebooks;
 using VerdantSieve.Web.Curating;
-using VerdantSieve.Web.People;
 using VerdantSieve.Web.Pages;
+using VerdantSieve.Web.People;
 using Xunit;
 
 namespace VerdantSieve.Web.Tests.Safety;
@@ -138,7 +138,10 @@ public class RouteTests(Application application)
     {
         await using var database = application.OpenDatabase();
         return (
-            await new LookBook(database, NodaTime.SystemClock.Instance, Reader.Here).Start("temperate-trees", new LookContent { Place = "routes" })
+            await new LookBook(database, NodaTime.SystemClock.Instance, Reader.Here).Start(
+                "temperate-trees",
+                new LookContent { Place = "routes" }
+            )
         ).Id;
     }
 

@@ -35,7 +35,10 @@ public sealed class LocalMap
         var metres = points.Select(Metres).ToArray();
         var (west, east) = (metres.Min(point => point.X), metres.Max(point => point.X));
         var (south, north) = (metres.Min(point => point.Y), metres.Max(point => point.Y));
-        scale = Math.Min(width / (Math.Max(LeastSpan, east - west) * (1 + 2 * Margin)), height / (Math.Max(LeastSpan, north - south) * (1 + 2 * Margin)));
+        scale = Math.Min(
+            width / (Math.Max(LeastSpan, east - west) * (1 + 2 * Margin)),
+            height / (Math.Max(LeastSpan, north - south) * (1 + 2 * Margin))
+        );
         left = (west + east) / 2 - width / 2 / scale;
         top = (south + north) / 2 + height / 2 / scale;
     }

@@ -136,7 +136,12 @@ public static class DarwinCore
         var text = new StringWriter(CultureInfo.InvariantCulture) { NewLine = "\n" };
         using var csv = new CsvWriter(
             text,
-            new CsvConfiguration(CultureInfo.InvariantCulture) { Delimiter = "\t", NewLine = "\n", Mode = CsvMode.NoEscape }
+            new CsvConfiguration(CultureInfo.InvariantCulture)
+            {
+                Delimiter = "\t",
+                NewLine = "\n",
+                Mode = CsvMode.NoEscape,
+            }
         );
         foreach (var row in table.Rows.Prepend(table.Columns))
         {
@@ -234,7 +239,8 @@ public static class DarwinCore
             null => "",
         };
 
-    private static string QualifierOf(Opinion? line) => line?.Qualifier is { } qualifier ? $"{qualifier.Word()}. {line.Name.Split(' ')[^1]}" : "";
+    private static string QualifierOf(Opinion? line) =>
+        line?.Qualifier is { } qualifier ? $"{qualifier.Word()}. {line.Name.Split(' ')[^1]}" : "";
 
     private static IEnumerable<string?[]> Measurements(TreeRecord tree)
     {
@@ -244,7 +250,14 @@ public static class DarwinCore
         if (tree.Details.Girth is { } girth)
             yield return Row(last, "girth at breast height", TreeFiles.N(girth.Centimetres), "cm", "", "tape");
         if (tree.Details.Height is { } height)
-            yield return Row(last, "height", TreeFiles.N(height.Metres), "m", TreeFiles.N(height.Error), $"{height.By.Word()}: {height.Arithmetic}");
+            yield return Row(
+                last,
+                "height",
+                TreeFiles.N(height.Metres),
+                "m",
+                TreeFiles.N(height.Error),
+                $"{height.By.Word()}: {height.Arithmetic}"
+            );
         foreach (var visit in tree.Visits)
             foreach (var reading in visit.Readings)
                 yield return Row(visit, reading.Character, reading.Words, "", "", "");

@@ -7,7 +7,8 @@ using Position = VerdantSieve.Core.Seasons.Position;
 namespace VerdantSieve.Core.Formats.Notebook;
 
 /// <summary>Something on a map: a pond, a path, a wood.</summary>
-/// <param name="Kind">What it is: <c>wood</c>, <c>water</c>, <c>stream</c>, <c>path</c>, <c>road</c>, <c>building</c>, <c>edge</c>; anything
+/// <param name="Kind">What it is: <c>wood</c>, <c>water</c>, <c>stream</c>, <c>path</c>, <c>road</c>, <c>building</c>, <c>edge</c>;
+/// anything
 /// else is drawn as a plain line.</param>
 /// <param name="Name">What it is called; empty where nothing.</param>
 /// <param name="Lines">Its lines, or the borders of its areas.</param>

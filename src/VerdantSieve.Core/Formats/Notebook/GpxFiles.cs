@@ -44,10 +44,17 @@ public static class GpxFiles
             var way = file.Tracks.Count > 0 ? walked : file.Routes.SelectMany(route => route.Waypoints);
             return new GpxContent(
                 [.. way.Select(point => new GpxPoint(PositionOf(point), MomentOf(point)))],
-                [.. file.Waypoints.Select(point => new GpxPlace(point.Name ?? "", PositionOf(point), point.Description ?? point.Comment ?? ""))]
+                [
+                    .. file.Waypoints.Select(point => new GpxPlace(
+                        point.Name ?? "",
+                        PositionOf(point),
+                        point.Description ?? point.Comment ?? ""
+                    )),
+                ]
             );
         }
-        catch (Exception wrong) when (wrong is XmlException or FormatException or ArgumentException or InvalidOperationException or OverflowException)
+        catch (Exception wrong)
+            when (wrong is XmlException or FormatException or ArgumentException or InvalidOperationException or OverflowException)
         {
             return new Fault("file", $"This is no GPX file that can be read: {wrong.Message}");
         }
@@ -63,16 +70,14 @@ public static class GpxFiles
             file.Waypoints.Add(PointOf(place.At).WithName(place.Name).WithDescription(place.Text.Length > 0 ? place.Text : null));
         if (way.Count > 0)
             file.Tracks.Add(
-                new GpxTrack().WithSegments(
-                    [
-                        new GpxTrackSegment(
-                            new ImmutableGpxWaypointTable(
-                                way.Select(point => PointOf(point.At).WithTimestampUtc(point.Passed?.ToDateTimeUtc()))
-                            ),
-                            null
+                new GpxTrack().WithSegments([
+                    new GpxTrackSegment(
+                        new ImmutableGpxWaypointTable(
+                            way.Select(point => PointOf(point.At).WithTimestampUtc(point.Passed?.ToDateTimeUtc()))
                         ),
-                    ]
-                )
+                        null
+                    ),
+                ])
             );
         var text = new StringWriter(CultureInfo.InvariantCulture);
         using (var writer = XmlWriter.Create(text, new XmlWriterSettings { Indent = true, OmitXmlDeclaration = true }))
@@ -83,7 +88,8 @@ public static class GpxFiles
     private static GpxWaypoint PointOf(Position at) =>
         new GpxWaypoint(new GpxLongitude(at.Longitude), new GpxLatitude(at.Latitude)).WithElevationInMeters(at.Elevation);
 
-    private static Position PositionOf(GpxWaypoint point) => new(point.Latitude, point.Longitude, Math.Clamp(point.ElevationInMeters ?? 0, -500, 9000));
+    private static Position PositionOf(GpxWaypoint point) =>
+        new(point.Latitude, point.Longitude, Math.Clamp(point.ElevationInMeters ?? 0, -500, 9000));
 
     private static Instant? MomentOf(GpxWaypoint point) =>
         point.TimestampUtc is { } at ? Instant.FromDateTimeUtc(DateTime.SpecifyKind(at, DateTimeKind.Utc)) : null;

@@ -80,7 +80,9 @@ public static class TreeFiles
     /// <summary>The trees that have a position, as waypoints.</summary>
     public static string Gpx(IEnumerable<TreeRecord> trees) =>
         GpxFiles.Write(
-            trees.Where(tree => tree.At is not null).Select(tree => new GpxPlace(tree.Called, tree.At!.Value, tree.Stands?.Written ?? "still open")),
+            trees
+                .Where(tree => tree.At is not null)
+                .Select(tree => new GpxPlace(tree.Called, tree.At!.Value, tree.Stands?.Written ?? "still open")),
             []
         );
 

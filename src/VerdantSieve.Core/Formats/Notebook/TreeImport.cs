@@ -40,7 +40,16 @@ public enum TreeField
 }
 
 /// <summary>A tree that would be taken from a row.</summary>
-public sealed record ImportedTree(string Tag, string Place, Position? At, LocalDate? Day, string Observer, string Name, TaxonRank? Rank, string Notes);
+public sealed record ImportedTree(
+    string Tag,
+    string Place,
+    Position? At,
+    LocalDate? Day,
+    string Observer,
+    string Name,
+    TaxonRank? Rank,
+    string Notes
+);
 
 /// <summary>A row with what would become of it.</summary>
 /// <param name="Number">Its number in the file, the first after the header being 1.</param>
@@ -96,7 +105,13 @@ public static class TreeImport
 
     // Two words of which the first begins with a capital and the second does not are taken for a plant's name.
     private static bool IsNoPlant(TreeTable table, int column) =>
-        table.Rows.Take(20).Count(row => row[column].Split(' ') is [{ Length: > 1 } genus, { Length: > 1 } epithet, ..] && char.IsUpper(genus[0]) && char.IsLower(epithet[0])) * 2
+        table
+            .Rows.Take(20)
+            .Count(row =>
+                row[column].Split(' ') is [{ Length: > 1 } genus, { Length: > 1 } epithet, ..]
+                && char.IsUpper(genus[0])
+                && char.IsLower(epithet[0])
+            ) * 2
         < Math.Min(20, table.Rows.Count);
 
     /// <summary>What would become of each row.</summary>
@@ -137,7 +152,8 @@ public static class TreeImport
             DayOf(value(TreeField.Date), faults),
             Text(value, TreeField.Observer, LongestText, faults),
             // A name the flora does not have is kept as it was written: it is the observer's.
-            taxon?.Name.Text ?? Text(value, TreeField.Name, LongestText, faults),
+            taxon?.Name.Text
+                ?? Text(value, TreeField.Name, LongestText, faults),
             taxon?.Rank ?? (genus ? TaxonRank.Genus : null),
             Text(value, TreeField.Notes, LongestNotes, faults)
         );

@@ -71,7 +71,9 @@ public sealed record TreeTable(IReadOnlyList<string> Columns, IReadOnlyList<IRea
             return new Fault("file", "There is no tree in this file.");
         if (table.Rows.Count > MostRows)
             return new Fault("file", FormattableString.Invariant($"At most {MostRows} trees are taken at once; part the file."));
-        return table.Columns.Count <= MostColumns ? table : new Fault("file", FormattableString.Invariant($"At most {MostColumns} columns are read."));
+        return table.Columns.Count <= MostColumns
+            ? table
+            : new Fault("file", FormattableString.Invariant($"At most {MostColumns} columns are read."));
     }
 
     private static string Text(byte[] bytes) =>
@@ -112,7 +114,9 @@ public sealed record TreeTable(IReadOnlyList<string> Columns, IReadOnlyList<IRea
                 .. points.Select(feature =>
                     (IReadOnlyList<string>)
                         [
-                            .. names.Select(name => Convert.ToString(feature.Attributes?.GetOptionalValue(name), CultureInfo.InvariantCulture) ?? ""),
+                            .. names.Select(name =>
+                                Convert.ToString(feature.Attributes?.GetOptionalValue(name), CultureInfo.InvariantCulture) ?? ""
+                            ),
                             N(feature.Geometry.Coordinate.Y),
                             N(feature.Geometry.Coordinate.X),
                         ]

@@ -37,8 +37,7 @@ internal sealed class ExpectedOutcomes
     /// <summary>The chance of each outcome in some rows of an answer.</summary>
     /// <param name="rows">Who stands in which row.</param>
     /// <param name="of">The rows asked about.</param>
-    public double[][] In(RowLayout rows, int[] of) =>
-        [.. outcomes.Select(outcome => Array.ConvertAll(of, row => rows.At(outcome, row)))];
+    public double[][] In(RowLayout rows, int[] of) => [.. outcomes.Select(outcome => Array.ConvertAll(of, row => rows.At(outcome, row)))];
 
     /// <summary>The bits the look is expected to tell about the row.</summary>
     public double Bits(RowWeights weights)

@@ -92,12 +92,14 @@ internal sealed class SeasonColumn : SoughtColumn
 
     // Of a plant whose sex is known it is known whether it can bear fruit.
     private double ChanceIn(SeasonScore score, int[] days, int taxon, PlantSex? sex) =>
-        fruit && separateSexes[taxon] && sex == PlantSex.Male ? 0 : Phenology.ChanceSeen(
-            score.Window,
-            days[Array.IndexOf(places, windowPlaces[taxon])],
-            0,
-            fruit,
-            separateSexes[taxon] && sex is null,
-            score.Borne ?? usuallyBorne
-        );
+        fruit && separateSexes[taxon] && sex == PlantSex.Male
+            ? 0
+            : Phenology.ChanceSeen(
+                score.Window,
+                days[Array.IndexOf(places, windowPlaces[taxon])],
+                0,
+                fruit,
+                separateSexes[taxon] && sex is null,
+                score.Borne ?? usuallyBorne
+            );
 }

@@ -56,7 +56,13 @@ public sealed class PicturesModel(LookBook looks, PictureBook pictures) : PageMo
             var read = await Read(sent, where, cancel);
             if (!read.Has(out var picture))
                 problems.Add($"{sent.FileName}: {read.Faults[0].Sentence}");
-            else if (await pictures.Add(id, new NewPicture(picture.Jpeg, picture.Small, picture.Width, picture.Height, CaptionTyped, picture.At, picture.Taken)) is null)
+            else if (
+                await pictures.Add(
+                    id,
+                    new NewPicture(picture.Jpeg, picture.Small, picture.Width, picture.Height, CaptionTyped, picture.At, picture.Taken)
+                )
+                is null
+            )
                 problems.Add($"{sent.FileName}: with one look at most {PictureBook.MostOfALook} pictures are kept.");
             else
                 told ??= picture.At is null && picture.Taken is null ? null : picture;
@@ -108,13 +114,20 @@ public sealed class PicturesModel(LookBook looks, PictureBook pictures) : PageMo
                 };
             }
         );
-        return $"The look has its {(told.At is null ? "day" : told.Taken is null ? "place" : "place and day")} from the picture now; undo on its page takes that back.";
+        var what = (told.At, told.Taken) switch
+        {
+            (null, _) => "day",
+            (_, null) => "place",
+            _ => "place and day",
+        };
+        return $"The look has its {what} from the picture now; undo on its page takes that back.";
     }
 
     public async Task<IActionResult> OnPostCaption(string id, string picture, string? caption) =>
         await pictures.Caption(picture, Short(caption)) ? RedirectToPage(new { id }) : NotFound();
 
-    private static string Short(string? caption) => (caption?.Trim() ?? "") is var text && text.Length > PictureBook.LongestCaption ? text[..PictureBook.LongestCaption] : text;
+    private static string Short(string? caption) =>
+        (caption?.Trim() ?? "") is var text && text.Length > PictureBook.LongestCaption ? text[..PictureBook.LongestCaption] : text;
 
     public async Task<IActionResult> OnPostDiscard(string id, string picture) =>
         await pictures.Discard(picture, true) ? RedirectToPage(new { id, discarded = picture }) : NotFound();

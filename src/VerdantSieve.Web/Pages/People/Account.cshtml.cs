@@ -105,6 +105,9 @@ public sealed class AccountModel(AccountBook accounts, TreeBook trees, SignInMan
         return Page();
     }
 
-    private async Task Load(CancellationToken cancel) =>
-        (With, From, Trees) = (await accounts.With(cancel), await accounts.From(cancel), await trees.Count(cancel));
+    private async Task Load(CancellationToken cancel)
+    {
+        (With, From) = (await accounts.With(cancel), await accounts.From(cancel));
+        Trees = await trees.Count(cancel);
+    }
 }

@@ -21,7 +21,10 @@ public sealed class ForgottenModel(UserManager<Person> users, IPost post, Settin
     public async Task<IActionResult> OnPost(string? name)
     {
         IsSent = true;
-        if (name is { Length: > 0 and <= SignInModel.Longest } && await users.FindByNameAsync(name.Trim()) is { Email: { Length: > 0 } email } person)
+        if (
+            name is { Length: > 0 and <= SignInModel.Longest }
+            && await users.FindByNameAsync(name.Trim()) is { Email: { Length: > 0 } email } person
+        )
         {
             var token = await users.GeneratePasswordResetTokenAsync(person);
             var link = Url.PageLink("/People/NewPassword", values: new { name = person.UserName, token });

@@ -30,8 +30,8 @@ public sealed class SignUpModel(SignInManager<Person> signIn, UserManager<Person
 
     public async Task<IActionResult> OnPost(string? name, string? shown, string? email, string? password, string? back)
     {
-        (Name, Shown, Email) = (name?.Trim() ?? "", shown?.Trim() ?? "", email?.Trim() ?? "");
-        Back = Local(back);
+        (Name, Shown) = (name?.Trim() ?? "", shown?.Trim() ?? "");
+        (Email, Back) = (email?.Trim() ?? "", Local(back));
         faults = [.. Wrong(password ?? "")];
         if (faults.Count > 0)
             return Refused();

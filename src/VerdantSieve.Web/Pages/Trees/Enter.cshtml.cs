@@ -39,18 +39,27 @@ public sealed class EnterModel(OpenTrees open, TreeBook trees, LookBook looks, F
     {
         (Date, Observer) = (date?.Trim() ?? "", observer?.Trim() ?? "");
         var known = (await Offered(cancel)).ToDictionary(one => one.Id);
-        var typed = tree.Zip(said, (id, words) => (Id: id, Words: words ?? "")).Where(line => known.ContainsKey(line.Id)).Take(MostLines).ToArray();
+        var typed = tree.Zip(said, (id, words) => (Id: id, Words: words ?? ""))
+            .Where(line => known.ContainsKey(line.Id))
+            .Take(MostLines)
+            .ToArray();
         var day = LocalDatePattern.Iso.Parse(Date);
         if (!day.Success || Observer.Length > LongestObserver)
         {
-            Problem = day.Success ? $"A name has at most {LongestObserver} letters." : $"“{Date}” can’t be used. Write the day as year-month-day, such as 2026-06-14.";
+            Problem = day.Success
+                ? $"A name has at most {LongestObserver} letters."
+                : $"“{Date}” can’t be used. Write the day as year-month-day, such as 2026-06-14.";
             Lines = [.. typed.Select(line => new Line(line.Id, known[line.Id].Called, line.Words, null, "", ""))];
             Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
             return Page();
         }
         var lines = new List<Line>();
         foreach (var (id, words) in typed)
-            lines.Add(words.Trim().Length == 0 ? new Line(id, known[id].Called, "", null, "", "") : await Take(id, known[id].Called, words, day.Value));
+            lines.Add(
+                words.Trim().Length == 0
+                    ? new Line(id, known[id].Called, "", null, "", "")
+                    : await Take(id, known[id].Called, words, day.Value)
+            );
         Lines = lines;
         return Page();
     }
@@ -59,7 +68,10 @@ public sealed class EnterModel(OpenTrees open, TreeBook trees, LookBook looks, F
     private async Task<Line> Take(string id, string called, string words, LocalDate day)
     {
         var flora = shelf.Shipped;
-        var heard = flora.Speech.Read(words.Length > SpeechReader.Longest ? words[..SpeechReader.Longest] : words, new SpokenAbout(day, Units.Of(Request), false, null));
+        var heard = flora.Speech.Read(
+            words.Length > SpeechReader.Longest ? words[..SpeechReader.Longest] : words,
+            new SpokenAbout(day, Units.Of(Request), false, null)
+        );
         Reading[] readings = [.. heard.Readings.Select(item => item.Reading)];
         var left = string.Join(", ", heard.Left.Select(rest => rest.Text));
         if (readings.Length == 0)
@@ -76,7 +88,14 @@ public sealed class EnterModel(OpenTrees open, TreeBook trees, LookBook looks, F
                     Circumstances = last.Circumstances with { Date = LocalDatePattern.Iso.Format(day), Stage = heard.Stage?.Word() },
                 }.With(readings)
         );
-        return new Line(id, called, left, look?.Id, string.Join("; ", readings.Select(reading => Wording.Of(reading, flora.Flora, Units.Of(Request)))), left);
+        return new Line(
+            id,
+            called,
+            left,
+            look?.Id,
+            string.Join("; ", readings.Select(reading => Wording.Of(reading, flora.Flora, Units.Of(Request)))),
+            left
+        );
     }
 
     // The open trees first, then the rest.

@@ -50,7 +50,9 @@ public sealed class ExchangeModel(TreeBook trees, FloraShelf shelf) : PageModel
     public async Task<IActionResult> OnPostLook(IFormFile? file, CancellationToken cancel)
     {
         if (file is null || file.Length > LargestFile)
-            return Refused(new Fault("file", file is null ? "Choose a file." : $"A file of up to {LargestFile / 1_000_000} MB is read; part it."));
+            return Refused(
+                new Fault("file", file is null ? "Choose a file." : $"A file of up to {LargestFile / 1_000_000} MB is read; part it.")
+            );
         using var bytes = new MemoryStream();
         await file.CopyToAsync(bytes, cancel);
         return await Look(Path.GetFileName(file.FileName), bytes.ToArray(), null, cancel);
@@ -70,7 +72,9 @@ public sealed class ExchangeModel(TreeBook trees, FloraShelf shelf) : PageModel
         if (await Again(name, sent, column, cancel) is { } refused)
             return refused;
         if (Wrong.Count > 0)
-            return Refused(new Fault("rows", $"Nothing was kept: {Wrong.Count} of {Rows.Count} rows can’t be used. They are listed below."));
+            return Refused(
+                new Fault("rows", $"Nothing was kept: {Wrong.Count} of {Rows.Count} rows can’t be used. They are listed below.")
+            );
         ImportedTree[] taken = [.. Rows.Where(row => row.Twin is null || !leaveTwins).Select(row => row.Tree!)];
         Batch = await trees.TakeIn(taken, shelf.Shipped.Flora.About.Id, Habits.RegionOf(Request), FileName!);
         Kept = $"{taken.Length} trees were taken from {FileName}.";
@@ -101,9 +105,17 @@ public sealed class ExchangeModel(TreeBook trees, FloraShelf shelf) : PageModel
         (Table, Sent) = (table, Convert.ToBase64String(bytes));
         Columns = column is null
             ? TreeImport.Guess(table)
-            : Enum.GetValues<TreeField>().Zip(column).Where(pair => pair.Second >= 0 && pair.Second < table.Columns.Count).ToDictionary(pair => pair.First, pair => pair.Second);
+            : Enum.GetValues<TreeField>()
+                .Zip(column)
+                .Where(pair => pair.Second >= 0 && pair.Second < table.Columns.Count)
+                .ToDictionary(pair => pair.First, pair => pair.Second);
         var there = await trees.Points(cancel: cancel);
-        Rows = TreeImport.Of(table, Columns, shelf.Shipped.Flora, [.. there.Select(tree => new KnownTree(tree.Called, tree.Position, tree.Date))]);
+        Rows = TreeImport.Of(
+            table,
+            Columns,
+            shelf.Shipped.Flora,
+            [.. there.Select(tree => new KnownTree(tree.Called, tree.Position, tree.Date))]
+        );
         return Page();
     }
 

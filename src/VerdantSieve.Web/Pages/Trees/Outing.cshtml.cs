@@ -16,7 +16,8 @@ using VerdantSieve.Web.Shared;
 namespace VerdantSieve.Web.Pages.Trees;
 
 /// <summary>One outing: its way, the trees visited on it, and the next tree begun where one stands.</summary>
-public sealed class OutingModel(OutingBook outings, TreeBook trees, LookBook looks, FloraShelf shelf, Settings settings, IClock clock) : PageModel
+public sealed class OutingModel(OutingBook outings, TreeBook trees, LookBook looks, FloraShelf shelf, Settings settings, IClock clock)
+    : PageModel
 {
     private const int MostSent = 500;
 
@@ -42,7 +43,15 @@ public sealed class OutingModel(OutingBook outings, TreeBook trees, LookBook loo
     }
 
     /// <summary>A new tree here, or another visit to one that is known.</summary>
-    public async Task<IActionResult> OnPostTree(string id, string? tree, string? place, string? latitude, string? longitude, string? elevation, CancellationToken cancel)
+    public async Task<IActionResult> OnPostTree(
+        string id,
+        string? tree,
+        string? place,
+        string? latitude,
+        string? longitude,
+        string? elevation,
+        CancellationToken cancel
+    )
     {
         if (await outings.Find(id, cancel) is not { } outing)
             return NotFound();
@@ -59,7 +68,14 @@ public sealed class OutingModel(OutingBook outings, TreeBook trees, LookBook loo
         {
             Place = Short(place ?? outing.About.Title),
             Observer = Short(outing.About.Who.Split(',')[0].Trim()),
-            Circumstances = CircumstancesDesk.Check(where).Has(out _) ? where : where with { Latitude = null, Longitude = null, Elevation = null },
+            Circumstances = CircumstancesDesk.Check(where).Has(out _)
+                ? where
+                : where with
+                {
+                    Latitude = null,
+                    Longitude = null,
+                    Elevation = null,
+                },
         };
         if (string.IsNullOrEmpty(tree))
             return To(await looks.Start(shelf.Shipped.Flora.About.Id, content, outing: id));
@@ -87,7 +103,10 @@ public sealed class OutingModel(OutingBook outings, TreeBook trees, LookBook loo
     // north,east,up as the page's script writes it.
     private TrackPoint? PointOf(string text)
     {
-        double[] numbers = [.. text.Split(',').Select(part => double.TryParse(part, CultureInfo.InvariantCulture, out var number) ? number : double.NaN)];
+        double[] numbers =
+        [
+            .. text.Split(',').Select(part => double.TryParse(part, CultureInfo.InvariantCulture, out var number) ? number : double.NaN),
+        ];
         return numbers is [var north, var east, var up] && Position.Of(north, east, up).Has(out var position)
             ? new TrackPoint(position.Latitude, position.Longitude, position.Elevation, clock.GetCurrentInstant().ToDateTimeOffset())
             : null;
@@ -106,7 +125,17 @@ public sealed class OutingModel(OutingBook outings, TreeBook trees, LookBook loo
             return Refused(read.Faults[0].Sentence);
         if (gpx.Way.Count == 0)
             return Refused("There is no track and no route in this file.");
-        await outings.Replace(id, [.. gpx.Way.Select(point => new TrackPoint(point.At.Latitude, point.At.Longitude, point.At.Elevation, point.Passed?.ToDateTimeOffset()))]);
+        await outings.Replace(
+            id,
+            [
+                .. gpx.Way.Select(point => new TrackPoint(
+                    point.At.Latitude,
+                    point.At.Longitude,
+                    point.At.Elevation,
+                    point.Passed?.ToDateTimeOffset()
+                )),
+            ]
+        );
         return Back(id);
     }
 

@@ -5,6 +5,7 @@ using VerdantSieve.Core.Formats.Notebook;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Core.Planning;
 using VerdantSieve.Store.Notebooks;
+using VerdantSieve.Web.Drawings;
 using VerdantSieve.Web.Notebooks;
 using VerdantSieve.Web.Shared;
 
@@ -23,8 +24,14 @@ public sealed class PlanModel(OpenTrees open, TreeBook trees, IClock clock) : Pa
     public IReadOnlyDictionary<string, TreePoint> Trees { get; private set; } = null!;
 
     /// <summary>The trees that no week of the year is likely to settle.</summary>
-    public IReadOnlyList<TreePoint> Hopeless =>
-        [.. Plan.Trees.Where(tree => tree.Year.Best is null).Select(tree => Trees[tree.Id])];
+    public IReadOnlyList<TreePoint> Hopeless => [.. Plan.Trees.Where(tree => tree.Year.Best is null).Select(tree => Trees[tree.Id])];
+
+    public string Calendar =>
+        PlanPicture.Draw(
+            Plan.Trees,
+            tree => Trees[tree.Id].Called,
+            "How likely a visit in each week of the coming year settles each tree; the page of a tree says the same in words."
+        );
 
     public string Sentence
     {
@@ -33,8 +40,11 @@ public sealed class PlanModel(OpenTrees open, TreeBook trees, IClock clock) : Pa
             if (Plan.Of == 0)
                 return "Every tree that has been read is settled. There is nothing to come back for.";
             if (Plan.Outings is not { Count: > 0 } outings)
-                return $"{Count(Plan.Of, "tree")} {(Plan.Of == 1 ? "is" : "are")} open, and no week of the coming year is likely to settle {(Plan.Of == 1 ? "it" : "one")}.";
-            return $"{Count(Plan.Of, "tree")} {(Plan.Of == 1 ? "is" : "are")} open. {Say.Capital(Count(outings.Count, "outing"))} would settle about {outings.Sum(outing => outing.Settles):0.#} of them.";
+                return $"{Count(Plan.Of, "tree")} {(Plan.Of == 1 ? "is" : "are")} open, and no week of the coming year is "
+                    + $"likely to settle {(Plan.Of == 1 ? "it" : "one")}.";
+            return $"{Count(Plan.Of, "tree")} {(Plan.Of == 1 ? "is" : "are")} open. "
+                + $"{Say.Capital(Count(outings.Count, "outing"))} would settle about "
+                + $"{outings.Sum(outing => outing.Settles):0.#} of them.";
         }
     }
 
@@ -46,7 +56,15 @@ public sealed class PlanModel(OpenTrees open, TreeBook trees, IClock clock) : Pa
         if (Plan.Outings is not null)
             await trees.KeepDue(
                 Plan.Trees.Where(tree => tree.Year.BestSpan() is not null)
-                    .ToDictionary(tree => tree.Id, tree => (tree.Year.BestSpan()!.Value.From.ToDateOnly(), tree.Year.BestSpan()!.Value.To.ToDateOnly(), tree.Year.Best!.Settles))
+                    .ToDictionary(
+                        tree => tree.Id,
+                        tree =>
+                            (
+                                tree.Year.BestSpan()!.Value.From.ToDateOnly(),
+                                tree.Year.BestSpan()!.Value.To.ToDateOnly(),
+                                tree.Year.Best!.Settles
+                            )
+                    )
             );
     }
 
@@ -68,13 +86,17 @@ public sealed class PlanModel(OpenTrees open, TreeBook trees, IClock clock) : Pa
             $"outing-{outing.Day:yyyyMMdd}-{outing.Visits[0].Tree.Id}",
             outing.Day,
             DaysOfAWeek,
-            $"Visit {Count(outing.Visits.Count, "tree")}: {Wording.Join([.. outing.Visits.Take(3).Select(visit => Trees[visit.Tree.Id].Called)], "and")}{(outing.Visits.Count > 3 ? " and others" : "")}",
+            $"Visit {Count(outing.Visits.Count, "tree")}: "
+                + $"{Wording.Join([.. outing.Visits.Take(3).Select(visit => Trees[visit.Tree.Id].Called)], "and")}"
+                + $"{(outing.Visits.Count > 3 ? " and others" : "")}",
             PlaceOf(outing),
             string.Join(
                 "\n",
                 [
                     .. outing.Visits.Select(visit =>
-                        $"{Trees[visit.Tree.Id].Called}: {string.Join(", ", visit.Ahead.Looks.Take(4).Select(look => look.Character.Label))} (settles it {Say.Percent(visit.Ahead.Settles)})"
+                        $"{Trees[visit.Tree.Id].Called}: "
+                        + $"{string.Join(", ", visit.Ahead.Looks.Take(4).Select(look => look.Character.Label))} (settles "
+                        + $"it {Say.Percent(visit.Ahead.Settles)})"
                     ),
                     $"Bring {Wording.Join([.. outing.Bring.Select(OpinionWords.Of)], "and")}.",
                 ]
@@ -89,7 +111,12 @@ public sealed class PlanModel(OpenTrees open, TreeBook trees, IClock clock) : Pa
 
     /// <summary>How far it is, in words.</summary>
     public static string Way(PlannedOuting outing) =>
-        outing.Way < 50 ? "" : outing.Way < 1000 ? $"{Math.Round(outing.Way / 10) * 10:0} m from first to last" : $"{outing.Way / 1000:0.0} km from first to last";
+        outing.Way switch
+        {
+            < 50 => "",
+            < 1000 => $"{Math.Round(outing.Way / 10) * 10:0} m from first to last",
+            _ => $"{outing.Way / 1000:0.0} km from first to last",
+        };
 
     /// <summary>A week in words.</summary>
     public static string Week(LocalDate day) => $"{Say.Date(day)} to {Say.Date(day.PlusDays(DaysOfAWeek - 1))}";

@@ -9,11 +9,23 @@ using VerdantSieve.Web.Notebooks;
 namespace VerdantSieve.Web.Pages.Trees;
 
 /// <summary>The report of an outing: who, where, when, what was found and on what grounds; as a page and as PDF.</summary>
-public sealed class ReportModel(OutingBook outings, TreeBook trees, FloraShelf shelf, OpenTrees open, IWebHostEnvironment host) : PageModel
+public sealed class ReportModel(
+    OutingBook outings,
+    TreeBook trees,
+    FloraShelf shelf,
+    OpenTrees open,
+    IWebHostEnvironment host,
+    PictureBook pictures
+) : PageModel
 {
+    private const int PicturesOfATree = 4;
+
     public Outing Outing { get; private set; } = null!;
     public GroundView View { get; private set; } = null!;
     public IReadOnlyList<TreeView> Trees { get; private set; } = [];
+
+    /// <summary>The pictures kept with each visit.</summary>
+    public ILookup<string, KeptPicture> Pictures { get; private set; } = null!;
 
     public async Task<IActionResult> OnGet(string id, CancellationToken cancel) => await Load(id, cancel) ? Page() : NotFound();
 
@@ -22,7 +34,16 @@ public sealed class ReportModel(OutingBook outings, TreeBook trees, FloraShelf s
         if (!await Load(id, cancel))
             return NotFound();
         var built = Path.Combine(host.WebRootPath, "built");
-        var pages = ReportSheets.Of(Outing, View, Trees);
+        var images = new Dictionary<string, IReadOnlyList<byte[]>>();
+        foreach (var tree in Trees)
+        {
+            var shown = new List<byte[]>();
+            foreach (var picture in tree.Tree.Visits.SelectMany(visit => Pictures[visit.LookId]).Take(PicturesOfATree))
+                if (await pictures.Bytes(picture.Id, small: true, cancel) is { } jpeg)
+                    shown.Add(jpeg);
+            images[tree.Tree.Id] = shown;
+        }
+        var pages = ReportSheets.Of(Outing, View, Trees, images);
         var pdf = PdfSheets.Make(
             pages,
             PlateSvg.SheetWidth,
@@ -46,6 +67,9 @@ public sealed class ReportModel(OutingBook outings, TreeBook trees, FloraShelf s
             if (await trees.Find(point.Id, cancel) is { } tree && await shelf.Take(tree.FloraId) is { } flora)
                 found.Add(new TreeView(tree, flora, open.Today));
         Trees = found;
+        Pictures = (await pictures.Of([.. found.SelectMany(tree => tree.Tree.Visits).Select(visit => visit.LookId)], cancel)).ToLookup(
+            picture => picture.LookId
+        );
         return true;
     }
 

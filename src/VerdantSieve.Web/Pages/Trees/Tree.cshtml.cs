@@ -13,8 +13,15 @@ using VerdantSieve.Web.Notebooks;
 namespace VerdantSieve.Web.Pages.Trees;
 
 /// <summary>One tree: all its visits together, what is thought of it, and when to come back.</summary>
-public sealed class TreeModel(TreeBook trees, OpinionBook opinions, Store.Looks.LookBook looks, PictureBook pictures, FloraShelf shelf, Reader reader, IClock clock)
-    : PageModel
+public sealed class TreeModel(
+    TreeBook trees,
+    OpinionBook opinions,
+    Store.Looks.LookBook looks,
+    PictureBook pictures,
+    FloraShelf shelf,
+    Reader reader,
+    IClock clock
+) : PageModel
 {
     public TreeView View { get; private set; } = null!;
     public Tree Tree => View.Tree;
@@ -42,15 +49,14 @@ public sealed class TreeModel(TreeBook trees, OpinionBook opinions, Store.Looks.
         // Where it stands stays the same; what is read is read anew.
         var look = await looks.Visit(
             id,
-            last =>
-                new LookContent
-                {
-                    Place = last.Place,
-                    Observer = last.Observer,
-                    School = last.School,
-                    AllowedDisagreements = last.AllowedDisagreements,
-                    Circumstances = last.Circumstances with { Date = today, Stage = null },
-                }
+            last => new LookContent
+            {
+                Place = last.Place,
+                Observer = last.Observer,
+                School = last.School,
+                AllowedDisagreements = last.AllowedDisagreements,
+                Circumstances = last.Circumstances with { Date = today, Stage = null },
+            }
         );
         return look is null ? NotFound() : RedirectToPage("/Looks/Look", new { id = look.Id });
     }
@@ -124,7 +130,10 @@ public sealed class TreeModel(TreeBook trees, OpinionBook opinions, Store.Looks.
             if (View.Year.Best is not { } best || View.Year.BestSpan() is not var (from, to))
                 return "No week of the coming year is likely to settle it; what parts what is left can hardly be seen.";
             var looks = Wording.Join([.. best.Looks.Take(3).Select(look => look.Character.Label)], "and");
-            var when = from <= View.Today && to >= View.Today.PlusWeeks(YearAhead.WeeksAhead - 1) ? "Any week" : $"Best between {Say.Date(from)} and {Say.Date(to)}";
+            var when =
+                from <= View.Today && to >= View.Today.PlusWeeks(YearAhead.WeeksAhead - 1)
+                    ? "Any week"
+                    : $"Best between {Say.Date(from)} and {Say.Date(to)}";
             return $"{when}: a visit then settles it with a chance of {Say.Percent(best.Settles)}. Look at {looks}.";
         }
     }

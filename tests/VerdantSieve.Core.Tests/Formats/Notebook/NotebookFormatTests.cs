@@ -31,7 +31,13 @@ public class NotebookFormatTests
             },
             Visits =
             [
-                new RecordedVisit("v1", new LocalDate(2026, 5, 16), "Odalys", [new RecordedReading("margin", "smooth margin")], "two\tlines\nhere"),
+                new RecordedVisit(
+                    "v1",
+                    new LocalDate(2026, 5, 16),
+                    "Odalys",
+                    [new RecordedReading("margin", "smooth margin")],
+                    "two\tlines\nhere"
+                ),
                 new RecordedVisit("v2", new LocalDate(2026, 10, 3), "Odalys", [], ""),
             ],
             History =
@@ -129,7 +135,10 @@ public class NotebookFormatTests
         Assert.False(read.TryGetProperty("crs", out _));
         var feature = read.GetProperty("features")[0];
         Assert.Equal("Feature", feature.GetProperty("type").GetString());
-        Assert.Equal([-123.20987, 45.12345], feature.GetProperty("geometry").GetProperty("coordinates").EnumerateArray().Select(number => number.GetDouble()));
+        Assert.Equal(
+            [-123.20987, 45.12345],
+            feature.GetProperty("geometry").GetProperty("coordinates").EnumerateArray().Select(number => number.GetDouble())
+        );
         Assert.Equal("Acer cf. macrophyllum", feature.GetProperty("properties").GetProperty("name").GetString());
     }
 
@@ -150,14 +159,26 @@ public class NotebookFormatTests
     [Theory]
     [InlineData("no file at all")]
     [InlineData("<gpx version=\"1.1\" creator=\"x\" xmlns=\"http://www.topografix.com/GPX/1/1\"><wpt lat=\"95\" lon=\"0\"/></gpx>")]
-    [InlineData("<!DOCTYPE gpx [<!ENTITY x \"x\">]><gpx version=\"1.1\" xmlns=\"http://www.topografix.com/GPX/1/1\"><metadata><name>&x;</name></metadata></gpx>")]
+    [InlineData(
+        "<!DOCTYPE gpx [<!ENTITY x \"x\">]><gpx version=\"1.1\" xmlns=\"http://www.topografix.com/GPX/1/1\"><metadata>"
+            + "<name>&x;</name></metadata></gpx>"
+    )]
     public void What_is_no_GPX_is_told_so(string text) => Assert.Equal("file", GpxFiles.Read(text).Faults.Single().At);
 
     [Fact]
     public void An_outing_is_read_by_another_reader_of_calendars()
     {
         var text = OutingCalendar.Write(
-            [new CalendarOuting("o1", new LocalDate(2027, 5, 6), 7, "Visit two trees", "Lantern Creek", "Bring a lens;\nlook at fruit, buds")],
+            [
+                new CalendarOuting(
+                    "o1",
+                    new LocalDate(2027, 5, 6),
+                    7,
+                    "Visit two trees",
+                    "Lantern Creek",
+                    "Bring a lens;\nlook at fruit, buds"
+                ),
+            ],
             Instant.FromUtc(2026, 11, 26, 8, 0)
         );
         var read = Calendar.Load(text)!.Events.Single();
@@ -186,13 +207,16 @@ public class NotebookFormatTests
     [Fact]
     public void A_map_is_read_from_GeoJSON_with_what_its_features_are()
     {
-        var read = GeoFeatures.Read(
-            """
-            {"type":"FeatureCollection","features":[
-              {"type":"Feature","properties":{"kind":"water","name":"Pond"},"geometry":{"type":"Polygon","coordinates":[[[-123,45],[-123,45.1],[-122.9,45],[-123,45]]]}},
-              {"type":"Feature","properties":{},"geometry":{"type":"LineString","coordinates":[[-123,45],[-122,46]]}}]}
-            """
-        ).Value;
+        var read = GeoFeatures
+            .Read(
+                """
+                {"type":"FeatureCollection","features":[
+                  {"type":"Feature","properties":{"kind":"water","name":"Pond"},
+                   "geometry":{"type":"Polygon","coordinates":[[[-123,45],[-123,45.1],[-122.9,45],[-123,45]]]}},
+                  {"type":"Feature","properties":{},"geometry":{"type":"LineString","coordinates":[[-123,45],[-122,46]]}}]}
+                """
+            )
+            .Value;
         Assert.Equal(("water", "Pond", true, 4), (read[0].Kind, read[0].Name, read[0].IsArea, read[0].Lines[0].Count));
         Assert.Equal(new Position(46, -122, 0), read[1].Lines[0][1]);
         Assert.False(read[1].IsArea);

@@ -23,8 +23,9 @@ public class TreeImportTests
     public void Columns_are_known_by_the_names_people_give_them()
     {
         var row = Rows(
-            Table("trees.csv", "Label,Lat,Lon,Date,Species,Remarks\nLC 1,45.1,\"-123,2\",2026-05-14,Aus primus,\"by, the mill\"\n")
-        ).Single();
+                Table("trees.csv", "Label,Lat,Lon,Date,Species,Remarks\nLC 1,45.1,\"-123,2\",2026-05-14,Aus primus,\"by, the mill\"\n")
+            )
+            .Single();
         Assert.Empty(row.Faults);
         Assert.Equal(("LC 1", new Position(45.1, -123.2, 0), new LocalDate(2026, 5, 14)), (row.Tree!.Tag, row.Tree.At, row.Tree.Day));
         Assert.Equal(("Aus primus", Core.Botany.TaxonRank.Species, "by, the mill"), (row.Tree.Name, row.Tree.Rank, row.Tree.Notes));
@@ -53,7 +54,11 @@ public class TreeImportTests
     public void What_is_there_already_is_pointed_at_by_day_and_spot_or_by_its_tag()
     {
         var day = new DateOnly(2026, 5, 14);
-        var table = Table("a.csv", "tag,lat,lon,date\nnear,45.00005,-123,2026-05-14\nfar,45.01,-123,2026-05-14\nlater,45,-123,2026-05-15\nLC 9,,,2026-05-14\nLC 9,,,2026-05-14\n");
+        var table = Table(
+            "a.csv",
+            "tag,lat,lon,date\nnear,45.00005,-123,2026-05-14\nfar,45.01,-123,2026-05-14\nlater,45,-123,2026-05-15\nLC "
+                + "9,,,2026-05-14\nLC 9,,,2026-05-14\n"
+        );
         var rows = Rows(table, new KnownTree("the oak", new Position(45, -123, 0), day), new KnownTree("LC 9", null, day));
         Assert.Equal(["the oak", null, null, "LC 9", "LC 9"], rows.Select(row => row.Twin));
     }

@@ -1,0 +1,85 @@
+using VerdantSieve.Core;
+using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Keys;
+
+namespace VerdantSieve.Web.Keying;
+
+/// <summary>What a key is asked for: the kinds of a country, a genus or a family, or a list of names, and what can be seen of
+/// them.</summary>
+public sealed class KeyForm
+{
+    /// <summary>The most kinds of one key.</summary>
+    public const int MostTaxa = 400;
+
+    private const int LongestNames = 8000;
+
+    public string? Region { get; set; }
+    public string? Group { get; set; }
+    public string? Names { get; set; }
+    public string? Season { get; set; }
+
+    /// <summary>Whether anything was asked for.</summary>
+    public bool IsAsked => !string.IsNullOrWhiteSpace(Region) || !string.IsNullOrWhiteSpace(Group) || !string.IsNullOrWhiteSpace(Names);
+
+    /// <summary>What can be seen.</summary>
+    public KeySeason Shown => EnumWords.TryRead<KeySeason>(Season, out var season) ? season : KeySeason.Leaf;
+
+    /// <summary>Names that were mended: as written, and as they are meant.</summary>
+    public IReadOnlyList<(string Written, string Meant)> Mended { get; private set; } = [];
+
+    /// <summary>Names that no kind goes by.</summary>
+    public IReadOnlyList<string> Unknown { get; private set; } = [];
+
+    /// <summary>The kinds that are asked for, or what is wrong.</summary>
+    public Outcome<IReadOnlyList<Taxon>> Taxa(OpenFlora open)
+    {
+        if (Names?.Length > LongestNames)
+            return new Fault("names", $"At most {LongestNames} letters of names are read.");
+        if (!string.IsNullOrWhiteSpace(Region) && !Regions.Exists(Region))
+            return Fault.AtField("region", Region, "Choose a country or state from the list.");
+        IEnumerable<Taxon> taxa = string.IsNullOrWhiteSpace(Names) ? open.Flora.Taxa : Listed(open);
+        if (!string.IsNullOrWhiteSpace(Region) && string.IsNullOrWhiteSpace(Names))
+            taxa = taxa.Where(taxon => taxon.Distribution.Includes(Region));
+        if (Group?.Trim() is { Length: > 0 } group)
+            taxa = taxa.Where(taxon => IsOf(taxon, group));
+        Taxon[] all = [.. taxa.DistinctBy(taxon => taxon.Name)];
+        return all.Length switch
+        {
+            0 => new Fault("group", "No kind of this flora is asked for; try a wider country, another genus or family, or other names."),
+            > MostTaxa => new Fault(
+                "group",
+                $"A key has at most {MostTaxa} kinds, and these are {all.Length}. Name a genus or a family as well."
+            ),
+            _ => all,
+        };
+    }
+
+    private static bool IsOf(Taxon taxon, string group)
+    {
+        bool Is(string? name) => string.Equals(name, group, StringComparison.OrdinalIgnoreCase);
+        return Is(taxon.Name.Genus) || Is(taxon.Family) || Is(taxon.Group);
+    }
+
+    // Synonyms, common names and misspellings are mended, and that is shown.
+    private IReadOnlyList<Taxon> Listed(OpenFlora open)
+    {
+        var found = new List<Taxon>();
+        var (mended, unknown) = (new List<(string, string)>(), new List<string>());
+        foreach (
+            var name in Names!
+                .Split(['\n', ',', ';'], StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)
+                .Take(MostTaxa)
+        )
+        {
+            var taxon = open.Flora.FindTaxon(name) ?? open.FindTaxa(name).Taxa.FirstOrDefault();
+            if (taxon is null)
+                unknown.Add(name);
+            else
+                found.Add(taxon);
+            if (taxon is not null && !string.Equals(taxon.Name.Text, name, StringComparison.Ordinal))
+                mended.Add((name, taxon.Name.Text));
+        }
+        (Mended, Unknown) = (mended, unknown);
+        return found;
+    }
+}
