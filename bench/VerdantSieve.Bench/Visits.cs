@@ -40,18 +40,7 @@ internal static class Visits
                     + $"{100.0 * settled.Count(result => result.IsRight) / settled.Length:0} % |"
             );
         }
-        var questions = made.Select(tree => new SieveQuestion
-        {
-            Circumstances = new() { Region = tree.Country, Date = new LocalDate(2026, 11, 26) },
-            Readings =
-                [
-                    new("foliage", new Core.Observing.StatesSeen(["broad"], Core.Observing.StateMode.Is), Core.Observing.Certainty.Fair)
-                    {
-                        Day = new LocalDate(2026, 7, 1),
-                    },
-                ],
-        })
-            .ToArray();
+        var questions = made.Select((tree, seed) => visits.First(tree.Taxon, tree.Country, seed)).ToArray();
         var clock = Stopwatch.StartNew();
         var planned = new PlannedTree[questions.Length];
         Parallel.For(

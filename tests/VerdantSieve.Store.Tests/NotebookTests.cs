@@ -229,6 +229,8 @@ public class NotebookTests(TestDatabase store)
             (tree.Details.Tag, tree.Details.Girth!.Value.Centimetres, tree.Details.IsSensitive, tree.Position)
         );
         Assert.Equal(("LC 1", true), ((await trees.Points()).Single().Called, (await trees.Points()).Single().IsSensitive));
+        Assert.Equal("LC 1", (await trees.Points()).Single().CalledToOthers);
+        Assert.Equal("A tree", ((await trees.Points()).Single() with { Tag = "" }).CalledToOthers);
         Assert.True(await trees.Change(id, tree.Edition, new TreeDetails { Tag = "LC 2" }, place));
         Assert.True(await trees.Undo(id));
         Assert.Equal("LC 1", (await trees.Find(id))!.Details.Tag);

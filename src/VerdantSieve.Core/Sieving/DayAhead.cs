@@ -1,4 +1,5 @@
 using NodaTime;
+using VerdantSieve.Core.Botany;
 
 namespace VerdantSieve.Core.Sieving;
 
@@ -7,4 +8,9 @@ namespace VerdantSieve.Core.Sieving;
 /// <param name="Looks">The looks most worth making then, best first: as many as one visit holds.</param>
 /// <param name="Bits">What they are expected to tell together.</param>
 /// <param name="Settles">The chance that they settle the kind, 0 to 1.</param>
-public sealed record DayAhead(LocalDate Day, IReadOnlyList<NextLook> Looks, double Bits, double Settles);
+public sealed record DayAhead(LocalDate Day, IReadOnlyList<NextLook> Looks, double Bits, double Settles)
+{
+    /// <summary>The likeliest kind still possible that hurts the skin: the plant is looked at and not touched. Null where none
+    /// is.</summary>
+    public Taxon? Care { get; init; }
+}

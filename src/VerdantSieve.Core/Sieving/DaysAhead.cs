@@ -38,6 +38,7 @@ internal sealed class DaysAhead
     private readonly int[] rows,
         kinds;
     private readonly double[] chances;
+    private readonly Taxon? care;
     private readonly Dictionary<string, double> bits = [];
     private readonly Dictionary<string, Shown> outcomes = [];
 
@@ -62,6 +63,10 @@ internal sealed class DaysAhead
         var total = chances.Sum();
         chances = [.. chances.Select(chance => chance / total)];
         kinds = KindsOf(rows);
+        care = weighed
+            .ByRow.Where(candidate => candidate.Probability > Sieve.Possible && candidate.Taxon.HurtsOnTouch)
+            .MaxBy(candidate => candidate.Probability)
+            ?.Taxon;
         ofTheDay = [.. table.Flora.Characters.Where(HangsOnTheDay)];
         hangingOnTheDay = [.. ofTheDay.Select(character => character.Id)];
         lasting = [.. table.Flora.Characters.Where(character => !hangingOnTheDay.Contains(character.Id))];
@@ -111,8 +116,37 @@ internal sealed class DaysAhead
     {
         // Whoever knows enough to keep away does not go back to look closer.
         if (weighed.Enough is not null)
-            return new DayAhead(day, [], 0, 0);
+            return new DayAhead(day, [], 0, 0) { Care = care };
         var when = weighed.When.On(day);
+        var seasons = SeasonsOn(day, when);
+        if (last is { } same && same.Seasons.AsSpan().SequenceEqual(seasons))
+            return same.Ahead with { Day = day };
+        var ahead = Worked(day, when);
+        last = (seasons, ahead);
+        return ahead;
+    }
+
+    // Chances that differ by less are taken for the same: in winter and between seasons one week is as the next.
+    private const double Step = 0.02;
+
+    private (int[] Seasons, DayAhead Ahead)? last;
+
+    // All that hangs on the day: the stage of the leaves, what is out of the kinds still open, and whether it was looked for that very day.
+    private int[] SeasonsOn(LocalDate day, SiteAndDay when) =>
+        [
+            (int?)when.Stage ?? -1,
+            weighed.Question.Readings.Any(reading => reading.Day == day) ? 1 : 0,
+            .. table
+                .Flora.Characters.OfType<SeasonCharacter>()
+                .SelectMany(season =>
+                    table[season.Id].ChanceOn(when) is { } chances
+                        ? rows.Where(row => row < table.Rows.Taxa).Select(row => (int)Math.Round(chances[row] / Step))
+                        : []
+                ),
+        ];
+
+    private DayAhead Worked(LocalDate day, SiteAndDay when)
+    {
         var asking = new NextLooks(weighed, when, day);
         var looks = new List<NextLook>();
         var effort = 0.0;
@@ -128,7 +162,7 @@ internal sealed class DaysAhead
             effort += look.Character.Effort;
         }
         var (told, settles) = Draw([.. looks.Select(look => OutcomesOf(look.Character, asking, when))]);
-        return new DayAhead(day, looks, told, settles);
+        return new DayAhead(day, looks, told, settles) { Care = care };
     }
 
     private double BitsOf(Character character, SiteAndDay when)

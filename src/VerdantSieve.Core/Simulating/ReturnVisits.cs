@@ -34,12 +34,8 @@ public sealed class ReturnVisits(Sieve sieve, SieveModel people)
     /// <returns>What came of it; null where the first visit settled it.</returns>
     public ReturnResult? Visit(Taxon taxon, string region, ReturnStrategy strategy, int seed)
     {
-        var random = new Random(seed);
-        var today = new LocalDate(2026, 4, 15).PlusDays(random.Next(180));
-        var where = new Circumstances { Region = region, Date = today };
-        var plant = new SimulatedPlant(taxon, sieve.Flora, where, random, people);
-        var observer = new SimulatedObserver(sieve.Flora, Errs, Misses, random, people);
-        var question = Read(new SieveQuestion { Circumstances = where }, plant, observer, FirstReadings);
+        var (question, plant, observer, random) = Begin(taxon, region, seed);
+        var (where, today) = (question.Circumstances, question.Circumstances.Date!.Value);
         if (Settled(question) is not null)
             return null;
         for (var visit = 1; visit <= MostVisits; visit++)
@@ -51,6 +47,27 @@ public sealed class ReturnVisits(Sieve sieve, SieveModel people)
             today = day;
         }
         return new ReturnResult(null, false);
+    }
+
+    /// <summary>What a first visit to a tree reads.</summary>
+    /// <param name="taxon">The kind.</param>
+    /// <param name="region">The country it stands in.</param>
+    /// <param name="seed">Where chance comes from.</param>
+    public SieveQuestion First(Taxon taxon, string region, int seed) => Begin(taxon, region, seed).Question;
+
+    private (SieveQuestion Question, SimulatedPlant Plant, SimulatedObserver Observer, Random Random) Begin(
+        Taxon taxon,
+        string region,
+        int seed
+    )
+    {
+        var random = new Random(seed);
+        var today = new LocalDate(2026, 4, 15).PlusDays(random.Next(180));
+        var where = new Circumstances { Region = region, Date = today };
+        var plant = new SimulatedPlant(taxon, sieve.Flora, where, random, people);
+        var observer = new SimulatedObserver(sieve.Flora, Errs, Misses, random, people);
+        var question = Read(new SieveQuestion { Circumstances = where }, plant, observer, FirstReadings);
+        return (question, plant, observer, random);
     }
 
     private LocalDate DayFor(ReturnStrategy strategy, SieveQuestion question, LocalDate from, Random random)

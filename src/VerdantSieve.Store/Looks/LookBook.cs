@@ -147,7 +147,7 @@ public sealed class LookBook(SieveContext database, IClock clock, Reader reader)
         select look;
 
     // What is none need not be looked for, and some of it a database can't even be asked for.
-    internal static bool IsId(string id) => id.Length <= LongestId && id.All(char.IsAsciiLetterOrDigit);
+    internal static bool IsId(string? id) => id is { Length: > 0 and <= LongestId } && id.All(char.IsAsciiLetterOrDigit);
 
     /// <summary>Finds a look, or null.</summary>
     public async Task<Look?> Find(string id, CancellationToken cancel = default)

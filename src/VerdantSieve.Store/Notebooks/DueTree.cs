@@ -8,6 +8,12 @@ namespace VerdantSieve.Store.Notebooks;
 /// <param name="Settles">The chance that a visit settles it.</param>
 public sealed record DueTree(string Id, string Tag, string Place, DateOnly Until, double Settles)
 {
+    // Where all of the year to come is as good, no day is named.
+    private const int NearlyAYear = 340;
+
+    /// <summary>Whether it is due by some day of the coming year, and not as well at any time.</summary>
+    public bool HasAnEnd(DateOnly today) => Until.DayNumber - today.DayNumber < NearlyAYear;
+
     /// <summary>What it is called.</summary>
     public string Called => Tag.Length > 0 ? Tag : Place;
 }

@@ -15,6 +15,9 @@ public sealed class TreeBook(SieveContext database, IClock clock, Reader reader)
     /// <summary>How long what was thrown away can be brought back, in days.</summary>
     public const int DaysKept = 30;
 
+    // A visit that settles a tree less often is not brought up.
+    private const double WorthMentioning = 0.3;
+
     private DateTimeOffset Now => clock.GetCurrentInstant().ToDateTimeOffset();
 
     /// <summary>Finds a tree with its visits and its history; null where the reader has none such.</summary>
@@ -299,6 +302,7 @@ public sealed class TreeBook(SieveContext database, IClock clock, Reader reader)
                 && look.Discarded == null
                 && tree.DueFrom <= day
                 && tree.DueTo >= day
+                && tree.DueSettles >= WorthMentioning
                 && look.Date < day
             orderby tree.DueSettles descending, tree.Id
             select new DueTree(tree.Id, tree.Tag, look.Place, tree.DueTo!.Value, tree.DueSettles!.Value)

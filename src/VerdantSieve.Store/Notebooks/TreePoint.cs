@@ -41,6 +41,9 @@ public sealed record TreePoint(string Id, string Tag, string Place, DateOnly? Da
     /// <summary>Where it stands; null where that is not known.</summary>
     public Position? Position => TreeBook.PositionOf(Latitude, Longitude, Elevation);
 
+    /// <summary>What it is called where others read it: of a tree whose place is not told the place is no name.</summary>
+    public string CalledToOthers => IsSensitive ? (Tag.Length > 0 ? Tag : "A tree") : Called;
+
     /// <summary>What it is called.</summary>
     public string Called =>
         (Tag, Place) switch

@@ -40,6 +40,9 @@ public sealed class NotebookFiles(TreeBook trees, FloraShelf shelf)
     /// <summary>Where a tree stands, as others may learn it.</summary>
     public static Position? Told(TreePoint tree) => tree.Position is { } at && IsBlurred(tree) ? Blurred.Of(at) : tree.Position;
 
+    /// <summary>What a tree is called, as others may learn it.</summary>
+    public static string CalledToOthers(TreePoint tree) => (tree with { IsSensitive = IsBlurred(tree) }).CalledToOthers;
+
     /// <summary>All trees of the reader.</summary>
     public async Task<IReadOnlyList<TreeRecord>> Records(CancellationToken cancel)
     {
@@ -56,7 +59,7 @@ public sealed class NotebookFiles(TreeBook trees, FloraShelf shelf)
     private static TreeRecord RecordOf(TreePoint point, Visit[] visits, TreeRest rest, Flora? flora)
     {
         var last = visits is [.., var visit] ? visit.Content : new LookContent();
-        return new TreeRecord(point.Id, point.Called, IsBlurred(point) ? "" : point.Place)
+        return new TreeRecord(point.Id, CalledToOthers(point), IsBlurred(point) ? "" : point.Place)
         {
             Country = last.Circumstances.Region,
             At = Told(point),

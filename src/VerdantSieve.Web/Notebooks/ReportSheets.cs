@@ -17,12 +17,12 @@ public static class ReportSheets
     /// <summary>The sheets.</summary>
     /// <param name="outing">The outing.</param>
     /// <param name="view">Its map.</param>
-    /// <param name="trees">Its trees.</param>
+    /// <param name="trees">Its trees, with what each is called.</param>
     /// <param name="pictures">Pictures of each tree, as JPEG.</param>
     public static IReadOnlyList<string> Of(
         Outing outing,
         GroundView view,
-        IReadOnlyList<TreeView> trees,
+        IReadOnlyList<(string Called, TreeView View)> trees,
         IReadOnlyDictionary<string, IReadOnlyList<byte[]>> pictures
     )
     {
@@ -38,20 +38,21 @@ public static class ReportSheets
         sheets.Draw(MapPicture.OnPaper(view), GroundView.Width, GroundView.Height, MapWidth);
         for (var at = 0; at < trees.Count; at++)
         {
-            var (tree, standing) = (trees[at].Tree, trees[at].Tree.Standing);
+            var (called, seen) = trees[at];
+            var (tree, standing) = (seen.Tree, seen.Tree.Standing);
             sheets.Gap();
-            sheets.Write($"{at + 1}. {tree.Called}{(standing.Stands is { } stands ? $": {stands.Written}" : "")}", 4.6);
-            sheets.Write(trees[at].Answer.Determination.Sentence.ToString());
+            sheets.Write($"{at + 1}. {called}{(standing.Stands is { } stands ? $": {stands.Written}" : "")}", 4.6);
+            sheets.Write(seen.Answer.Determination.Sentence.ToString());
             foreach (var visit in tree.Visits)
-                sheets.Write($"{(visit.Day is { } on ? Say.Date(on) : "No date")}: {trees[at].WordsOf(visit)} {visit.Content.Notes}");
+                sheets.Write($"{(visit.Day is { } on ? Say.Date(on) : "No date")}: {seen.WordsOf(visit)} {visit.Content.Notes}");
             foreach (var doubt in standing.Doubts)
                 sheets.Write($"{doubt.By} sees it otherwise: {doubt.Written} {doubt.Reasons}");
-            foreach (var reason in trees[at].Answer.Determination.For.Take(3))
+            foreach (var reason in seen.Answer.Determination.For.Take(3))
                 sheets.Write(reason.ToString());
             // The plate of the kind that stands, and beside it what was photographed.
             var plate =
-                standing.Stands is { } named && trees[at].Open.Flora.FindTaxon(named.Name) is { } taxon
-                    ? PlateSvg.OnPaper(PlateComposer.Of(taxon, trees[at].Open.Drawn))
+                standing.Stands is { } named && seen.Open.Flora.FindTaxon(named.Name) is { } taxon
+                    ? PlateSvg.OnPaper(PlateComposer.Of(taxon, seen.Open.Drawn))
                     : null;
             sheets.Show(plate, pictures.GetValueOrDefault(tree.Id, []));
         }

@@ -52,12 +52,14 @@ public sealed class IndexModel(LookBook book, TreeBook trees, FloraShelf shelf, 
         return RedirectToPage("/Looks/Look", new { id = look.Id });
     }
 
+    public DateOnly Today => clock.InTzdbSystemDefaultZone().GetCurrentDate().ToDateOnly();
+
     private const int MostRecent = 4,
         MostDue = 4;
 
     private async Task Lists(CancellationToken cancel)
     {
         (Recent, Floras) = (await book.List(take: MostRecent, cancel: cancel), await library.List(cancel: cancel));
-        Due = await trees.Due(clock.InTzdbSystemDefaultZone().GetCurrentDate().ToDateOnly(), MostDue, cancel);
+        Due = await trees.Due(Today, MostDue, cancel);
     }
 }

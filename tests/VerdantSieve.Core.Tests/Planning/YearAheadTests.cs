@@ -126,4 +126,17 @@ public class YearAheadTests
         Assert.Equal([FieldTool.Glasses, FieldTool.Bag], Needs("fruit-colour", "fruit"));
         Assert.Empty(Needs("lobing", "lobes"));
     }
+
+    [Fact]
+    public void Whoever_goes_to_a_plant_that_may_burn_is_told_not_to_touch_it()
+    {
+        Taxon Burning(Taxon taxon) => taxon with { Hazards = [new Hazard(HazardKind.SkinIrritant, "burns")] };
+        var one = InFlowerOnly();
+        one.Taxon("Aus urens", "gloss: dull / flowering: 1 May – 31 May / petals: red", Burning);
+        Assert.Equal("Aus urens", Ahead(one).Weeks[0].Care!.Name.Text);
+        Assert.NotNull(Ahead(one).Best);
+        Assert.Null(Ahead(InFlowerOnly()).Weeks[0].Care);
+        // Where all that is left burns, nothing is gained by going.
+        Assert.Null(Ahead(InFlowerOnly(with: Burning)).Best);
+    }
 }

@@ -166,6 +166,15 @@ public sealed class NotebookAccessTests(Application application) : IAsyncLifetim
         using var pim = await Visitor.SignedIn(address, "pim", DemoPeople.All.Single(account => account.Name == "pim").Password);
         var page = await pim.Http.GetStringAsync("/tree/lantern3", TestContext.Current.CancellationToken);
         Assert.Contains("of Odalys Brandt", page);
+        var list = await pim.Http.GetStringAsync("/notebook?of=odalys", TestContext.Current.CancellationToken);
+        Assert.Contains("Odalys Brandt’s notebook", WebUtility.HtmlDecode(list));
+        Assert.Contains("/tree/lantern3", list);
+        Assert.DoesNotContain("/look/lantern3", list);
+        foreach (var other in new[] { "mara", "nobody-at-all" })
+            Assert.Equal(
+                HttpStatusCode.NotFound,
+                (await pim.Http.GetAsync($"/notebook?of={other}", TestContext.Current.CancellationToken)).StatusCode
+            );
         Assert.DoesNotContain("Throw this tree away", page);
         var doubted = await pim.Post("/tree/lantern3?handler=Think", ("kind", "doubted"), ("reasons", "The margin is not rolled."));
         Assert.Equal(HttpStatusCode.Redirect, doubted.StatusCode);

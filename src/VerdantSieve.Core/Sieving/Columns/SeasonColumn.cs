@@ -14,7 +14,7 @@ internal sealed class SeasonColumn : SoughtColumn
     private const int Slack = 30;
 
     // The chances of one day are asked for many times over, so those of the last days are kept.
-    private const int DaysKept = 200;
+    private const int DaysKept = 600;
     private readonly ConcurrentDictionary<string, OneDay> kept = new();
 
     private readonly bool fruit;

@@ -145,8 +145,17 @@ public sealed class OutingModel(OutingBook outings, TreeBook trees, LookBook loo
         if (!await Load(id, cancel))
             return NotFound();
         var text = GpxFiles.Write(
-            View.Trees.Select(tree => new GpxPlace(tree.Called, NotebookFiles.Told(tree)!.Value, tree.Name ?? "")),
-            [.. Outing.Track.Select(point => new GpxPoint(PositionOf(point), point.At is { } at ? Instant.FromDateTimeOffset(at) : null))]
+            View.Trees.Select(tree => new GpxPlace(NotebookFiles.CalledToOthers(tree), NotebookFiles.Told(tree)!.Value, tree.Name ?? "")),
+            // A way that leads to a tree which is not told of tells of it.
+            View.Trees.Any(NotebookFiles.IsBlurred)
+                ? []
+                :
+                [
+                    .. Outing.Track.Select(point => new GpxPoint(
+                        PositionOf(point),
+                        point.At is { } at ? Instant.FromDateTimeOffset(at) : null
+                    )),
+                ]
         );
         return File(System.Text.Encoding.UTF8.GetBytes(text), GpxFiles.MediaType, "outing.gpx");
     }

@@ -87,16 +87,17 @@ public sealed class PlanModel(OpenTrees open, TreeBook trees, IClock clock) : Pa
             outing.Day,
             DaysOfAWeek,
             $"Visit {Count(outing.Visits.Count, "tree")}: "
-                + $"{Wording.Join([.. outing.Visits.Take(3).Select(visit => Trees[visit.Tree.Id].Called)], "and")}"
+                + $"{Wording.Join([.. outing.Visits.Take(3).Select(visit => NotebookFiles.CalledToOthers(Trees[visit.Tree.Id]))], "and")}"
                 + $"{(outing.Visits.Count > 3 ? " and others" : "")}",
             PlaceOf(outing),
             string.Join(
                 "\n",
                 [
                     .. outing.Visits.Select(visit =>
-                        $"{Trees[visit.Tree.Id].Called}: "
+                        $"{NotebookFiles.CalledToOthers(Trees[visit.Tree.Id])}: "
                         + $"{string.Join(", ", visit.Ahead.Looks.Take(4).Select(look => look.Character.Label))} (settles "
                         + $"it {Say.Percent(visit.Ahead.Settles)})"
+                        + (visit.Ahead.Care is { } care ? $". Look, and don’t touch: {care.CommonName} is still possible" : "")
                     ),
                     $"Bring {Wording.Join([.. outing.Bring.Select(OpinionWords.Of)], "and")}.",
                 ]
@@ -105,7 +106,7 @@ public sealed class PlanModel(OpenTrees open, TreeBook trees, IClock clock) : Pa
 
     // Where a sensitive tree stands is told to no calendar.
     private string PlaceOf(PlannedOuting outing) =>
-        outing.Visits.Select(visit => Trees[visit.Tree.Id]).FirstOrDefault(tree => !tree.IsSensitive)?.Place ?? "";
+        outing.Visits.Select(visit => Trees[visit.Tree.Id]).FirstOrDefault(tree => !NotebookFiles.IsBlurred(tree))?.Place ?? "";
 
     private static string Count(int number, string what) => number == 1 ? $"one {what}" : $"{number} {what}s";
 

@@ -24,6 +24,9 @@ public sealed class ReportModel(
     public GroundView View { get; private set; } = null!;
     public IReadOnlyList<TreeView> Trees { get; private set; } = [];
 
+    /// <summary>What each tree is called, as others may learn it.</summary>
+    public IReadOnlyDictionary<string, string> Called { get; private set; } = null!;
+
     /// <summary>The pictures kept with each visit.</summary>
     public ILookup<string, KeptPicture> Pictures { get; private set; } = null!;
 
@@ -43,7 +46,7 @@ public sealed class ReportModel(
                     shown.Add(jpeg);
             images[tree.Tree.Id] = shown;
         }
-        var pages = ReportSheets.Of(Outing, View, Trees, images);
+        var pages = ReportSheets.Of(Outing, View, [.. Trees.Select(tree => (Called[tree.Tree.Id], tree))], images);
         var pdf = PdfSheets.Make(
             pages,
             PlateSvg.SheetWidth,
@@ -61,7 +64,13 @@ public sealed class ReportModel(
             return false;
         Outing = outing;
         var points = await trees.Points(outing: id, cancel: cancel);
-        View = new GroundView(points, [OutingModel.WayOf(outing)], tree => $"#tree-{tree.Id}");
+        // A report goes to others: where a tree stands that is not told of stands on no map of it, and neither does the way there.
+        var told = points
+            .Select(point => NotebookFiles.IsBlurred(point) ? point with { Latitude = null, Longitude = null } : point)
+            .ToArray();
+        var tellsTheWay = !points.Any(NotebookFiles.IsBlurred);
+        View = new GroundView(told, tellsTheWay ? [OutingModel.WayOf(outing)] : [], tree => $"#tree-{tree.Id}");
+        Called = points.ToDictionary(point => point.Id, NotebookFiles.CalledToOthers);
         var found = new List<TreeView>();
         foreach (var point in View.Trees.Concat(View.Unplaced))
             if (await trees.Find(point.Id, cancel) is { } tree && await shelf.Take(tree.FloraId) is { } flora)
