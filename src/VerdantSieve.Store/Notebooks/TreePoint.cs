@@ -42,7 +42,13 @@ public sealed record TreePoint(string Id, string Tag, string Place, DateOnly? Da
     public Position? Position => TreeBook.PositionOf(Latitude, Longitude, Elevation);
 
     /// <summary>What it is called where others read it: of a tree whose place is not told the place is no name.</summary>
-    public string CalledToOthers => IsSensitive ? (Tag.Length > 0 ? Tag : "A tree") : Called;
+    public string CalledToOthers =>
+        (IsSensitive, Tag) switch
+        {
+            (true, "") => "A tree",
+            (true, _) => Tag,
+            (false, _) => Called,
+        };
 
     /// <summary>What it is called.</summary>
     public string Called =>
