@@ -153,6 +153,12 @@ public class NotebookTests(TestDatabase store)
         Assert.Null(await new AccountBook(database, ann).Share(bob.Person!, may));
         var seen = (await Trees(database, bob).Find(id))!;
         Assert.Equal((may, "Ann"), (seen.May, seen.Whose));
+        Assert.Equal("Lantern Creek", seen.Visits[0].Content.Place);
+        // Where a sensitive tree stands only its owner learns.
+        await Trees(database, ann).Change(id, 0, new TreeDetails { IsSensitive = true }, new Position(45.1, -123.2, 90));
+        var hidden = (await Trees(database, bob).Find(id))!;
+        Assert.Equal(("", null, null), (hidden.Visits[0].Content.Place, hidden.Visits[0].Content.Circumstances.Latitude, hidden.Position));
+        Assert.NotNull((await Trees(database, ann).Find(id))!.Position);
         Assert.Equal(comments, await Opinions(database, bob).Add(id, Line(OpinionKind.Remarked, reasons: "look again")));
         Assert.Equal(determines, await Opinions(database, bob).Add(id, Line(OpinionKind.Determined, "Acer circinatum")));
         Assert.False(await Trees(database, bob).Discard(id, true));

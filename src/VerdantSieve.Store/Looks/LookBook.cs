@@ -319,8 +319,10 @@ public sealed class LookBook(SieveContext database, IClock clock, Reader reader)
             where share.With == reader.Person && person.NormalizedUserName == normal
             select new { person.Id, person.Shown }
         ).SingleOrDefaultAsync(cancel);
-        return owner is null ? null : (owner.Shown, await List([owner.Id], null, skip, take, false, cancel));
+        return owner is null ? null : (owner.Shown, [.. (await List([owner.Id], null, skip, take, false, cancel)).Select(Told)]);
     }
+
+    private static LookEntry Told(LookEntry entry) => entry.IsSensitive ? entry with { Place = "" } : entry;
 
     private async Task<IReadOnlyList<LookEntry>> List(
         string[] owners,
@@ -357,6 +359,7 @@ public sealed class LookBook(SieveContext database, IClock clock, Reader reader)
                 Tag = tree.Tag,
                 Visits = database.Looks.Count(other => other.TreeId == tree.Id && other.Discarded == null),
                 IsDisputed = tree.IsDisputed,
+                IsSensitive = tree.IsSensitive,
             }
         )
             .Skip(skip)

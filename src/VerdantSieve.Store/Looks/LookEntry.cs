@@ -34,6 +34,9 @@ public sealed record LookEntry(
     /// <summary>Whether it is another's, seen because it is shared: its looks are not the reader's to open.</summary>
     public bool IsShared { get; init; }
 
+    /// <summary>Whether where it stands is not told to others.</summary>
+    public bool IsSensitive { get; init; }
+
     /// <summary>Whether a second reader sees it otherwise.</summary>
     public bool IsDisputed { get; init; }
 }

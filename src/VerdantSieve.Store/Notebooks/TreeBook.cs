@@ -46,14 +46,32 @@ public sealed class TreeBook(SieveContext database, IClock clock, Reader reader)
         {
             Edition = row.Edition,
             CanUndo = row.Before is not null,
-            Position = PositionOf(row.Latitude, row.Longitude, row.Elevation),
-            Visits = await book.Visits(id, cancel: cancel),
+            Position = may == Sharing.Own || !row.IsSensitive ? PositionOf(row.Latitude, row.Longitude, row.Elevation) : null,
+            Visits = Told(await book.Visits(id, cancel: cancel), may == Sharing.Own || !row.IsSensitive),
             ThrownAway = may == Sharing.Own ? await book.ThrownAway(id, cancel) : [],
             History = await OpinionBook.History(database, id, reader, cancel),
             Whose = may == Sharing.Own ? null : found.Whose,
             IsDiscarded = row.Discarded is not null,
         };
     }
+
+    // Whom a notebook is shared with learns no more of where a sensitive tree stands than its country.
+    private static IReadOnlyList<Visit> Told(IReadOnlyList<Visit> visits, bool whole) =>
+        whole
+            ? visits
+            :
+            [
+                .. visits.Select(visit =>
+                    visit with
+                    {
+                        Content = visit.Content with
+                        {
+                            Place = "",
+                            Circumstances = visit.Content.Circumstances with { Latitude = null, Longitude = null, Elevation = null },
+                        },
+                    }
+                ),
+            ];
 
     private Sharing? RightsTo(TreeRow row, Sharing? shared) => reader.Owners.Contains(row.Owner) ? Sharing.Own : shared;
 
