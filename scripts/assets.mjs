@@ -23,6 +23,7 @@ const copies = [
   [join(web, "Scripts", "ground.js"), "ground.js"],
   [join(web, "Scripts", "pictures.js"), "pictures.js"],
   [join(web, "Scripts", "sending.js"), "sending.js"],
+  [join(web, "Scripts", "steps.js"), "steps.js"],
 ];
 for (const [source, name] of copies) copyFileSync(source, join(built, name));
 

@@ -23,6 +23,7 @@ internal static class Keys
             ("oaks of Ohio", "OHI", Of(taxon => taxon.Name.Genus == "Quercus" && taxon.Distribution.Includes("OHI"))),
             ("natives of Oregon", "ORE", Of(taxon => taxon.Distribution.Native.Contains("ORE"))),
             ("natives of Great Britain", "GRB", Of(taxon => taxon.Distribution.Native.Contains("GRB"))),
+            ("200 of what grows in Ohio", "OHI", [.. Of(taxon => taxon.Distribution.Includes("OHI")).Take(200)]),
         ];
         Console.WriteLine(
             "| key, in leaf | kinds | couplets | mean, longest, bound | made in | right at 0, 5, 10 % slips | evenly "

@@ -9,6 +9,7 @@ using VerdantSieve.Bench;
 // dotnet run -c Release -- agreement second-draft.csv
 // dotnet run -c Release -- visits [trees]
 // dotnet run -c Release -- keys [plants of each kind]
+// dotnet run -c Release -- practice
 // dotnet run -c Release -- people FILE… [--list]
 // dotnet run -c Release -- recovery [plants of each taxon] [soybean | shipped | strategies | calibration | people | strangers]
 return args switch
@@ -24,6 +25,7 @@ return args switch
     ["agreement", var file, .. var log] => Drafts.Run(file, log.FirstOrDefault(), log.Skip(1).FirstOrDefault()),
     ["exchange", .. var rest] => await Exchange.Run(rest.Length > 0 ? int.Parse(rest[0]) : 1000),
     ["keys", .. var rest] => Keys.Run(rest.Length > 0 ? int.Parse(rest[0]) : 6),
+    ["practice"] => Practice.Run(),
     ["visits", .. var rest] => Visits.Run(rest.Length > 0 ? int.Parse(rest[0]) : 200),
     ["people", .. var files] when files.Length > 0 => People.Run([.. files.Where(file => file != "--list")], files.Contains("--list")),
     ["recovery", .. var rest] => RecoveryTables.Run(rest.Length > 0 ? int.Parse(rest[0]) : 12, rest.Length > 1 ? rest[1] : null),
@@ -40,7 +42,7 @@ static int Usage()
 {
     Console.Error.WriteLine(
         "usage: load ADDRESS [PEOPLE] [PAUSE-MS] | engine | world | quick [TAXA] | exchange [TAXA] | visits [TREES] | "
-            + "keys [PLANTS] | agreement FILE "
+            + "keys [PLANTS] | practice | agreement FILE "
             + "| people FILE… [--list] | recovery [PLANTS [TABLE]]"
     );
     return 2;

@@ -3,9 +3,11 @@ using Microsoft.AspNetCore.Identity.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore;
 using VerdantSieve.Store.Curating;
 using VerdantSieve.Store.Floras;
+using VerdantSieve.Store.Lists;
 using VerdantSieve.Store.Looks;
 using VerdantSieve.Store.Notebooks;
 using VerdantSieve.Store.People;
+using VerdantSieve.Store.Practising;
 
 namespace VerdantSieve.Store;
 
@@ -26,6 +28,11 @@ public sealed class SieveContext(DbContextOptions<SieveContext> options) : Ident
     public DbSet<LetterRow> Letters => Set<LetterRow>();
     public DbSet<ShareRow> Shares => Set<ShareRow>();
     public DbSet<ImportRow> Imports => Set<ImportRow>();
+    public DbSet<PlantListRow> Lists => Set<PlantListRow>();
+    public DbSet<ClassRow> Classes => Set<ClassRow>();
+    public DbSet<PracticeSetRow> PracticeSets => Set<PracticeSetRow>();
+    public DbSet<PracticeAnswerRow> PracticeAnswers => Set<PracticeAnswerRow>();
+    public DbSet<RepetitionRow> Repetitions => Set<RepetitionRow>();
 
     /// <summary>The keys that cookies and forms are sealed with, so that every process on this database reads them.</summary>
     public DbSet<DataProtectionKey> DataProtectionKeys => Set<DataProtectionKey>();
@@ -125,6 +132,7 @@ public sealed class SieveContext(DbContextOptions<SieveContext> options) : Ident
             share.HasOne<Person>().WithMany().HasForeignKey(row => row.Owner).OnDelete(DeleteBehavior.Cascade);
             share.HasOne<Person>().WithMany().HasForeignKey(row => row.With).OnDelete(DeleteBehavior.Cascade);
         });
+        Practice(model);
         model.Entity<LookRow>(look =>
         {
             look.HasKey(row => row.Id);
@@ -138,6 +146,45 @@ public sealed class SieveContext(DbContextOptions<SieveContext> options) : Ident
             step.Property(row => row.Content).HasColumnType("jsonb");
             step.HasIndex(row => new { row.LookId, row.Sent }).IsUnique().HasFilter("sent is not null");
             step.HasOne<LookRow>().WithMany().HasForeignKey(row => row.LookId).OnDelete(DeleteBehavior.Cascade);
+        });
+    }
+
+    private static void Practice(ModelBuilder model)
+    {
+        model.Entity<PlantListRow>(list =>
+        {
+            list.HasKey(row => row.Id);
+            list.HasIndex(row => new { row.Owner, row.Discarded });
+            list.Ignore(row => row.Content);
+            list.Property(row => row.Kinds).AsJson();
+            list.Property(row => row.Before).AsJson();
+        });
+        model.Entity<ClassRow>(of =>
+        {
+            of.HasKey(row => row.Id);
+            of.HasIndex(row => row.Owner);
+            of.HasOne<PlantListRow>().WithMany().HasForeignKey(row => row.ListId).OnDelete(DeleteBehavior.Cascade);
+        });
+        model.Entity<PracticeSetRow>(set =>
+        {
+            set.HasKey(row => row.Id);
+            set.HasIndex(row => new { row.Owner, row.Changed });
+            set.HasOne<ClassRow>().WithMany().HasForeignKey(row => row.ClassId).OnDelete(DeleteBehavior.SetNull);
+        });
+        model.Entity<PracticeAnswerRow>(answer =>
+        {
+            answer.HasKey(row => row.Id);
+            answer.HasIndex(row => new { row.SetId, row.At }).IsUnique();
+            answer.Ignore(row => row.Answer);
+            answer.Property(row => row.Certainty).HasConversion<string>();
+            answer.Property(row => row.Before).AsJson();
+            answer.HasOne<PracticeSetRow>().WithMany().HasForeignKey(row => row.SetId).OnDelete(DeleteBehavior.Cascade);
+        });
+        model.Entity<RepetitionRow>(repetition =>
+        {
+            repetition.HasKey(row => new { row.Owner, row.Subject });
+            repetition.Ignore(row => row.Value);
+            repetition.HasIndex(row => new { row.Owner, row.Due });
         });
     }
 }

@@ -3,6 +3,7 @@ using VerdantSieve.Web.Curating;
 using VerdantSieve.Web.Drawings;
 using VerdantSieve.Web.Measuring;
 using VerdantSieve.Web.Notebooks;
+using VerdantSieve.Web.Practising;
 
 namespace VerdantSieve.Web;
 
@@ -17,6 +18,7 @@ public static class RouteTable
         routes.MapDrawings();
         routes.MapBoard();
         routes.MapNotebook();
+        routes.MapPractice();
         routes.MapSieveApi();
         routes.MapOpenApi("/openapi/{documentName}.json");
         routes.MapHealthChecks("/health");

@@ -10,14 +10,17 @@ using VerdantSieve.Core.Botany;
 using VerdantSieve.Store;
 using VerdantSieve.Store.Curating;
 using VerdantSieve.Store.Floras;
+using VerdantSieve.Store.Lists;
 using VerdantSieve.Store.Looks;
 using VerdantSieve.Store.Notebooks;
 using VerdantSieve.Store.People;
+using VerdantSieve.Store.Practising;
 using VerdantSieve.Web.Api;
 using VerdantSieve.Web.Curating;
 using VerdantSieve.Web.Keying;
 using VerdantSieve.Web.Notebooks;
 using VerdantSieve.Web.People;
+using VerdantSieve.Web.Practising;
 using VerdantSieve.Web.Safety;
 
 namespace VerdantSieve.Web;
@@ -64,6 +67,9 @@ public static class Services
         services.AddScoped<AccountBook>();
         services.AddScoped<OutingBook>();
         services.AddScoped<PictureBook>();
+        services.AddScoped<ListBook>();
+        services.AddScoped<PracticeBook>();
+        services.AddScoped<PracticeDesk>();
         services.AddScoped<OpenTrees>();
         services.AddScoped<NotebookFiles>();
         services.AddSingleton<PlanDesk>();

@@ -168,6 +168,44 @@ public class NotebookTests(TestDatabase store)
     }
 
     [Fact]
+    public async Task Nobody_who_is_known_speaks_in_anothers_name()
+    {
+        await using var database = store.Open();
+        var (ann, bob) = (await Account(database, "Ann"), await Account(database, "Bob"));
+        var id = await ATree(ann);
+        await new AccountBook(database, ann).Share(bob.Person!, Sharing.Comment);
+        await Opinions(database, bob).Add(id, Line(OpinionKind.Remarked, reasons: "mine") with { By = "Ann" });
+        Assert.Equal("Bob", (await Trees(database, ann).Find(id))!.History.Single().By);
+        // Without an account a name is all there is.
+        var guest = new Reader([Reader.Guest(Guid.NewGuid().ToString("N"))], null, "");
+        var own = await ATree(guest);
+        await Opinions(database, guest).Add(own, Line(OpinionKind.Remarked, reasons: "mine") with { By = "Cleo" });
+        Assert.Equal("Cleo", (await Trees(database, guest).Find(own))!.History.Single().By);
+    }
+
+    [Fact]
+    public async Task Of_visits_begun_at_once_one_alone_is_the_newest()
+    {
+        var owner = Someone(Guid.NewGuid().ToString());
+        var id = await ATree(owner);
+        await Task.WhenAll(
+            Enumerable
+                .Range(0, 6)
+                .Select(async _ =>
+                {
+                    await using var own = store.Open();
+                    await Looks(own, owner).Visit(id, last => last);
+                })
+        );
+        await using var database = store.Open();
+        Assert.Equal(7, (await Looks(database, owner).List()).Single().Visits);
+        Assert.Single(await Trees(database, owner).Points());
+        // What is not begun after all leaves the newest as it was.
+        Assert.Null(await Looks(database, owner).Visit(id, _ => null));
+        Assert.Single(await Looks(database, owner).List());
+    }
+
+    [Fact]
     public async Task Sharing_names_what_is_wrong_with_the_name()
     {
         await using var database = store.Open();
@@ -270,7 +308,7 @@ public class NotebookTests(TestDatabase store)
         var ann = await Account(database, "Ann");
         var id = await ATree(guest);
         Assert.Null(await Trees(database, ann).Find(id));
-        await Trees(database, ann).Claim(guest.Owner, ann.Person!);
+        await new AccountBook(database, ann).Claim(guest.Owner, ann.Person!);
         Assert.NotNull(await Looks(database, ann).Find(id));
         Assert.Null(await Looks(database, guest).Find(id));
 

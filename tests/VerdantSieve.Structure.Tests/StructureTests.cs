@@ -25,6 +25,7 @@ public partial class StructureTests
         "Leaves",
         "Formats",
         "Simulating",
+        "Practising",
         "Curating",
     ];
 

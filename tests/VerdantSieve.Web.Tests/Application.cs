@@ -258,7 +258,7 @@ public sealed class Browser : IDisposable
                 {
                     return Find(css).Text;
                 }
-                catch (StaleElementReferenceException)
+                catch (WebDriverException trouble) when (IsGone(trouble))
                 {
                     return null;
                 }
@@ -321,13 +321,17 @@ public sealed class Browser : IDisposable
                 {
                     return holds() ? "yes" : null;
                 }
-                catch (StaleElementReferenceException)
+                catch (WebDriverException trouble) when (IsGone(trouble))
                 {
                     return null;
                 }
             },
             what
         );
+
+    // The driver has two words for an element that left the page while it was read.
+    private static bool IsGone(WebDriverException trouble) =>
+        trouble is StaleElementReferenceException || trouble.Message.Contains("does not belong to the document", StringComparison.Ordinal);
 
     public T Until<T>(Func<T?> find, string otherwise)
         where T : class

@@ -42,6 +42,21 @@ public class KeyJourneys(Application application)
     }
 
     [Fact]
+    public void What_is_left_of_a_look_is_carried_as_a_key()
+    {
+        using var browser = application.Open();
+        LookJourneys.Start(browser, "to be keyed");
+        Assert.False(browser.Has(".pan a[href*='/key']"), "a key is offered before anything was read");
+        var field = browser.Find("#say");
+        field.SendKeys("Acer in Oregon, opposite, lobed like a hand, toothed, winged fruit, milky sap");
+        field.SendKeys(Keys.Enter);
+        browser.Await(() => browser.Has("a[href*='/key?names']"), "no key is offered");
+        browser.Click("a[href*='/key?names']");
+        browser.Await(() => browser.Has(".couplets"), "there is no key");
+        Assert.Contains("Acer", browser.Text(".couplets"));
+    }
+
+    [Fact]
     public async Task A_list_of_names_is_mended_and_what_no_kind_goes_by_is_told()
     {
         var page = await application.Http.GetStringAsync(

@@ -103,7 +103,9 @@ public partial class NotebookJourneys(Application application)
         browser.Go("/notebook/sheet");
         Assert.True(browser.Driver.FindElements(By.CssSelector(".sheetlooks .box")).Count > 10, "there is nothing to tick");
 
-        browser.Go("/notebook/enter");
+        browser.Go($"/notebook/enter?tree={id}&tree=nosuchid");
+        Assert.Equal(id, browser.Find(".lines input[name=tree]").GetAttribute("value"));
+        Assert.Single(browser.Driver.FindElements(By.CssSelector(".lines li")));
         var line = browser.Find($"li:has(input[value='{id}']) input[name=said]");
         line.SendKeys("hairy beneath, twigs wobbly blue");
         line.Submit();
@@ -111,6 +113,12 @@ public partial class NotebookJourneys(Application application)
         var entered = browser.Text($"li:has(input[value='{id}'])").ToLowerInvariant();
         Assert.Contains("kept:", entered);
         Assert.Contains("not understood", entered);
+        // Sent again as it was, since its answer was lost, it makes no second visit.
+        line = browser.Find($"li:has(input[value='{id}']) input[name=said]");
+        line.Clear();
+        line.SendKeys("hairy beneath");
+        line.Submit();
+        browser.Await(() => browser.Text($"li:has(input[value='{id}'])").Contains("already there"), "it was taken twice");
         browser.Go($"/tree/{id}");
         Assert.Equal(2, browser.Driver.FindElements(By.CssSelector(".visits > li")).Count);
     }

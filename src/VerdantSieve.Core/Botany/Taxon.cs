@@ -58,6 +58,13 @@ public sealed record Taxon(ScientificName Name)
     /// <summary>How common it is in one country.</summary>
     public Abundance AbundanceIn(string code) => Distribution.Local.TryGetValue(code, out var local) ? local : Abundance;
 
+    /// <summary>Whether it belongs to a genus, a family or a group of that name, whatever the case.</summary>
+    public bool IsOf(string group)
+    {
+        bool Is(string? name) => string.Equals(name, group, StringComparison.OrdinalIgnoreCase);
+        return Is(Name.Genus) || Is(Family) || Is(Group);
+    }
+
     /// <summary>Whether it is met in a setting where it stands so: what is no more than planted is met planted.</summary>
     public bool IsMet(Setting setting, Occurrence occurrence) =>
         occurrence == Occurrence.Planted ? setting == Setting.Planted : Settings.Contains(setting);

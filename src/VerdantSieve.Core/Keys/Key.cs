@@ -39,6 +39,22 @@ public sealed record Couplet(int Number, int? From, Lead First, Lead Second)
 {
     /// <summary>Both ways.</summary>
     public IReadOnlyList<Lead> Leads => [First, Second];
+
+    /// <summary>The group of a genus, or the genus, that a way comes down to and the couplet had not: who gets no further knows that much.
+    /// Null where it comes down to none, or to a single kind.</summary>
+    public string? NarrowsTo(Lead lead)
+    {
+        var to = GroupOf(lead.Taxa);
+        return lead.Taxa.Count > 1 && to != GroupOf([.. First.Taxa, .. Second.Taxa]) ? to : null;
+    }
+
+    private static string? GroupOf(IReadOnlyList<Taxon> taxa)
+    {
+        var (genus, group) = (taxa[0].Name.Genus, taxa[0].Group);
+        if (taxa.Any(taxon => taxon.Name.Genus != genus))
+            return null;
+        return group is not null && taxa.All(taxon => taxon.Group == group) ? $"{genus}, {group}" : genus;
+    }
 }
 
 /// <summary>A dichotomous key.</summary>
@@ -105,4 +121,16 @@ public sealed record Key(IReadOnlyList<Taxon> Taxa, KeySeason Season, IReadOnlyL
                 .DistinctBy(character => character.Id)
                 .OrderBy(character => character.Order),
         ];
+
+    /// <summary>The states of a character that its statements name, in the order of the vocabulary.</summary>
+    public IReadOnlyList<State> StatesUsed(StateCharacter character)
+    {
+        var used = Couplets
+            .SelectMany(couplet => couplet.Leads)
+            .SelectMany(lead => lead.Statements)
+            .Where(statement => statement.Character.Id == character.Id)
+            .SelectMany(statement => statement.States)
+            .ToHashSet();
+        return [.. character.States.Where(state => used.Contains(state.Id))];
+    }
 }

@@ -50,12 +50,16 @@ public sealed class KeyBuilder(Flora flora, SieveModel? model = null)
     // Adds the couplet for some taxa and what hangs on it; null where nothing parts them.
     private int? Grow(IReadOnlyList<Taxon> taxa, KeySeason season, Character[] shown, List<Couplet?> couplets, int? from, int depth)
     {
-        if (taxa.Count < 2 || depth >= Deepest || Best(taxa, season, shown) is not { } best)
+        if (taxa.Count < 2 || depth >= Deepest)
+            return null;
+        KeySplit[] ways = [.. Usable(taxa, season, shown).SelectMany(character => splits.Of(character, taxa)).Where(split => split.Parts)];
+        var groups = GroupsOf(taxa);
+        if (ways.MaxBy(way => Worth(way) * (groups is not null && Keeps(groups, way) ? GroupsFirst : 1)) is not { } best)
             return null;
         couplets.Add(null);
         var number = couplets.Count;
         var (first, second) = (Members(taxa, best, Side.First), Members(taxa, best, Side.Second));
-        var alongside = Alongside(taxa, best, season, shown);
+        var alongside = Alongside(ways, best);
         var one = new Lead([best.First, .. alongside.Select(split => split.First)], first)
         {
             To = Grow(first, season, shown, couplets, number, depth + 1),
@@ -68,19 +72,31 @@ public sealed class KeyBuilder(Flora flora, SieveModel? model = null)
         return number;
     }
 
+    // In a large genus the groups are parted before the kinds: whoever gets no further knows the group. A couplet that leaves each group
+    // whole is worth so many times as much there.
+    private const int LargeGenus = 6;
+    private const double GroupsFirst = 2.5,
+        MostlyOne = 0.75;
+
+    // The group of each kind, where they are mostly of one large genus that has groups; null where not.
+    private static string?[]? GroupsOf(IReadOnlyList<Taxon> taxa)
+    {
+        var genus = taxa.CountBy(taxon => taxon.Name.Genus).MaxBy(pair => pair.Value);
+        if (genus.Value < LargeGenus || genus.Value < MostlyOne * taxa.Count)
+            return null;
+        string?[] groups = [.. taxa.Select(taxon => taxon.Name.Genus == genus.Key ? taxon.Group : null)];
+        return groups.OfType<string>().Distinct().Count() > 1 ? groups : null;
+    }
+
+    private static bool Keeps(string?[] groups, KeySplit way)
+    {
+        var sides = groups.Zip(way.Sides).Where(pair => pair.First is not null).ToLookup(pair => pair.First!, pair => pair.Second);
+        return sides.All(group => group.Distinct().Count() == 1 && group.First() != Side.Both)
+            && sides.Select(group => group.First()).Distinct().Count() > 1;
+    }
+
     private static Taxon[] Members(IReadOnlyList<Taxon> taxa, KeySplit split, Side side) =>
         [.. taxa.Where((_, at) => split.Sides[at] == side || split.Sides[at] == Side.Both)];
-
-    private KeySplit? Best(IReadOnlyList<Taxon> taxa, KeySeason season, Character[] shown)
-    {
-        KeySplit? best = null;
-        var most = 0.0;
-        foreach (var character in Usable(taxa, season, shown))
-            foreach (var split in splits.Of(character, taxa))
-                if (split.Parts && Worth(split) is var worth && worth > most)
-                    (best, most) = (split, worth);
-        return best;
-    }
 
     // A character is asked only where all that is left can show it, and is touched only where nothing that is left hurts.
     private IEnumerable<Character> Usable(IReadOnlyList<Taxon> taxa, KeySeason season, Character[] shown)
@@ -119,18 +135,13 @@ public sealed class KeyBuilder(Flora flora, SieveModel? model = null)
     }
 
     // What runs alongside says the same of every kind that the first statement parts, or nothing.
-    private IReadOnlyList<KeySplit> Alongside(IReadOnlyList<Taxon> taxa, KeySplit best, KeySeason season, Character[] shown) =>
+    private IReadOnlyList<KeySplit> Alongside(KeySplit[] ways, KeySplit best) =>
         [
-            .. Usable(taxa, season, shown)
-                .Where(character => character.Id != best.Character.Id)
-                .SelectMany(character =>
-                    splits
-                        .Of(character, taxa)
-                        .SelectMany(split => new[] { split, new KeySplit(split.Second, split.First, [.. split.Sides.Select(Turned)]) })
-                        .Where(split => RunsWith(split, best))
-                        .OrderBy(split => split.Of(Side.Both))
-                        .Take(1)
-                )
+            .. ways.Where(split => split.Character.Id != best.Character.Id)
+                .SelectMany(split => new[] { split, new KeySplit(split.Second, split.First, [.. split.Sides.Select(Turned)]) })
+                .Where(split => RunsWith(split, best))
+                .GroupBy(split => split.Character.Id)
+                .Select(ofOne => ofOne.MinBy(split => split.Of(Side.Both))!)
                 .OrderBy(split => split.Of(Side.Both))
                 .ThenByDescending(Worth)
                 .Take(MostAlongside),

@@ -1,5 +1,6 @@
 using System.Security.Cryptography;
 using System.Text;
+using NodaTime;
 using NodaTime.Text;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Core.Observing.Speech;
@@ -31,8 +32,29 @@ public sealed record LookContent
     /// <summary>The readings as written; see <see cref="ReadingDesk"/>.</summary>
     public IReadOnlyList<RawReading> Readings { get; init; } = [];
 
+    /// <summary>The list that says what the plant is most likely one of; null where there is none.</summary>
+    public KindsListed? Among { get; init; }
+
+    /// <summary>What each certainty of the observer is taken for, where practice has measured it and they agreed; null where each is taken
+    /// as it is said.</summary>
+    public IReadOnlyDictionary<Certainty, Certainty>? TakenFor { get; init; }
+
     /// <summary>What the observer settled on; null while the look is open.</summary>
     public SavedDetermination? Determined { get; init; }
+
+    /// <summary>What another visit to the same tree begins with: where it stands stays the same, what is read is read anew.</summary>
+    /// <param name="day">The day of the visit.</param>
+    public LookContent Again(LocalDate day) =>
+        new()
+        {
+            Place = Place,
+            Observer = Observer,
+            School = School,
+            AllowedDisagreements = AllowedDisagreements,
+            Among = Among,
+            TakenFor = TakenFor,
+            Circumstances = Circumstances with { Date = LocalDatePattern.Iso.Format(day), Stage = null },
+        };
 
     /// <summary>Tells these notes from others, so that nobody writes over what they have not seen.</summary>
     public string NotesMark => MarkOf(Notes);
@@ -87,3 +109,8 @@ public sealed record LookContent
             },
         };
 }
+
+/// <summary>A list of kinds as it was when the look was begun.</summary>
+/// <param name="Title">What it is called.</param>
+/// <param name="Kinds">Their scientific names.</param>
+public sealed record KindsListed(string Title, IReadOnlyList<string> Kinds);

@@ -33,7 +33,12 @@ public sealed record LookQuestion(SieveQuestion Question, IReadOnlyList<NotUnder
         var question = new SieveQuestion
         {
             Circumstances = where.Has(out var circumstances) ? circumstances : Circumstances.Unknown,
-            Readings = others is null or [] ? readings : [.. readings, .. Beside(readings, others, circumstances?.Date, flora)],
+            Readings =
+            [
+                .. readings.Select(reading => Taken(reading, content)),
+                .. others is null or [] ? [] : Beside(readings, others, circumstances?.Date, flora),
+            ],
+            Among = content.Among?.Kinds.ToHashSet(),
             School = content.School,
             AllowedDisagreements = content.AllowedDisagreements,
         };
@@ -47,7 +52,7 @@ public sealed record LookQuestion(SieveQuestion Question, IReadOnlyList<NotUnder
     /// <param name="sex">Its sex, where it is known.</param>
     public static SieveQuestion OfTree(IReadOnlyList<Visit> visits, Flora flora, LocalDate day, PlantSex? sex = null)
     {
-        var (readings, _) = Checked([.. visits.SelectMany(visit => visit.Dated)], flora);
+        var readings = Dated(visits, flora);
         var last = visits.Count > 0 ? visits[^1].Content : new LookContent();
         var where = CircumstancesDesk.Check(last.Circumstances).Has(out var circumstances) ? circumstances : Circumstances.Unknown;
         return new SieveQuestion
@@ -60,6 +65,7 @@ public sealed record LookQuestion(SieveQuestion Question, IReadOnlyList<NotUnder
                 Stage = where.Date == day ? where.Stage : null,
             },
             Readings = [.. readings.DistinctBy(reading => reading.Key)],
+            Among = last.Among?.Kinds.ToHashSet(),
             School = last.School,
             AllowedDisagreements = last.AllowedDisagreements,
         };
@@ -69,8 +75,15 @@ public sealed record LookQuestion(SieveQuestion Question, IReadOnlyList<NotUnder
     private static IEnumerable<Reading> Beside(IReadOnlyList<Reading> own, IReadOnlyList<Visit> others, LocalDate? today, Flora flora)
     {
         var taken = own.Select(reading => reading.Key with { Day = reading.Day ?? today }).ToHashSet();
-        return Checked([.. others.SelectMany(visit => visit.Dated)], flora).Readings.Where(reading => taken.Add(reading.Key));
+        return Dated(others, flora).Where(reading => taken.Add(reading.Key));
     }
+
+    private static IEnumerable<Reading> Dated(IReadOnlyList<Visit> visits, Flora flora) =>
+        visits.SelectMany(visit => Checked([.. visit.Dated], flora).Readings.Select(reading => Taken(reading, visit.Content)));
+
+    // As sure as practice has shown this observer to be, where they agreed to that.
+    private static Reading Taken(Reading reading, LookContent content) =>
+        content.TakenFor?.TryGetValue(reading.Certainty, out var taken) == true ? reading with { Certainty = taken } : reading;
 
     private static (IReadOnlyList<Reading> Readings, IReadOnlyList<NotUnderstood> Others) Checked(
         IReadOnlyList<RawReading> raws,

@@ -29,6 +29,9 @@ public static class Prior
     private const double Elsewhere = 0.01;
     private const double KinShare = 2.0 / 3;
 
+    // A wood’s list has gaps, and a garden new trees: of so many plants that are keyed one in ten is not on it.
+    private const double NotListed = 0.1;
+
     // A country counts towards “anywhere” where the flora knows this part of what it knows of its best-known country.
     private const double WellKnown = 0.2;
 
@@ -37,6 +40,20 @@ public static class Prior
     /// unknown kin, by how many kinds of each genus the flora lacks.</remarks>
     internal static double[] Of(Flora flora, RowLayout rows, SieveModel model, string? region, Setting? setting) =>
         OfRows(region is null ? Anywhere(flora, setting) : In(region, flora, setting), rows, model, setting);
+
+    /// <summary>The same where a list says what stands there: all that is not on it, strangers with it, is met no oftener than lists have
+    /// gaps. A list that names nothing of the flora says nothing.</summary>
+    internal static double[] Among(double[] prior, RowLayout rows, Flora flora, IReadOnlySet<string> listed)
+    {
+        int[] on = [.. flora.Taxa.Where(taxon => listed.Contains(taxon.Name.Text)).Select(taxon => rows.Of(taxon).Index)];
+        var sum = on.Sum(row => prior[row]);
+        if (sum <= 0 || 1 - sum <= NotListed)
+            return prior;
+        var among = Array.ConvertAll(prior, chance => chance * NotListed / (1 - sum));
+        foreach (var row in on)
+            among[row] = prior[row] * (1 - NotListed) / sum;
+        return among;
+    }
 
     /// <summary>The chance of every row where neither place nor commonness is to speak.</summary>
     internal static double[] Even(Flora flora, RowLayout rows, SieveModel model) =>

@@ -17,6 +17,10 @@ public sealed record SieveQuestion
     /// <summary>What was read; each character at most once.</summary>
     public IReadOnlyList<Reading> Readings { get; init; } = [];
 
+    /// <summary>What the plant is most likely one of: the kinds of a list, by scientific name. Others stay possible. Null where there is no
+    /// such list.</summary>
+    public IReadOnlySet<string>? Among { get; init; }
+
     /// <summary>Which school orders the answer.</summary>
     public School School { get; init; } = School.Weigh;
 

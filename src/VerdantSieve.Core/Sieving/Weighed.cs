@@ -24,6 +24,8 @@ internal sealed class Weighed : IDisposable
         ];
         Evidence = table.EvidenceOf(Readings, When);
         Prior = table.PriorAt(question.Circumstances);
+        if (question.Among is { } listed)
+            Prior = Sieving.Prior.Among(Prior, table.Rows, table.Flora, listed);
         Posterior = Evidence.Posterior(Prior);
         if (Readings.Count > 0 && Readings.All(reading => table.Flora.Character(reading.Character).OnlySupports))
             KeepKnown(Posterior);

@@ -17,11 +17,13 @@ public sealed record OpinionStanding(Opinion? Stands, IReadOnlyList<Opinion> Agr
         {
             if (line.Kind is OpinionKind.Determined or OpinionKind.Reopened)
             {
-                // Who named it otherwise before has not been persuaded by that alone.
-                var persuaded = line.By;
+                // Who named it otherwise before has not been persuaded by that alone; who doubted the name that is gone may well be.
                 doubts =
                 [
-                    .. doubts.Append(stands).OfType<Opinion>().Where(other => other.By != persuaded && other.Written != line.Written),
+                    .. doubts
+                        .Append(stands)
+                        .OfType<Opinion>()
+                        .Where(other => other.Kind == OpinionKind.Determined && other.By != line.By && other.Written != line.Written),
                 ];
                 (stands, agreed) = (line.Kind == OpinionKind.Determined ? line : null, []);
             }

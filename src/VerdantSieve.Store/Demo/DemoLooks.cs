@@ -1,9 +1,7 @@
 using Microsoft.EntityFrameworkCore;
-using VerdantSieve.Core;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Core.Sieving;
-using VerdantSieve.Core.Trees;
 using VerdantSieve.Store.Looks;
 using VerdantSieve.Store.Notebooks;
 
@@ -24,6 +22,8 @@ public sealed class DemoLooks(SieveContext database, Flora flora)
     {
         await database.Trees.Where(tree => tree.IsDemo).ExecuteDeleteAsync();
         await database.Outings.Where(outing => outing.IsDemo).ExecuteDeleteAsync();
+        await database.Lists.Where(list => list.Id == DemoPractice.Wood).ExecuteDeleteAsync();
+        await database.PracticeSets.Where(set => set.Id == DemoPractice.Set).ExecuteDeleteAsync();
         await Load();
     }
 
@@ -31,6 +31,9 @@ public sealed class DemoLooks(SieveContext database, Flora flora)
     {
         var sieve = new Sieve(flora);
         database.Outings.AddRange(DemoReserve.Outings);
+        database.Lists.Add(DemoPractice.List);
+        database.PracticeSets.Add(DemoPractice.Practised);
+        database.PracticeAnswers.AddRange(DemoPractice.Answers);
         foreach (var demo in DemoSeason.Looks)
         {
             var at = new DateTimeOffset(DayOf(demo.Start).ToDateTime(new TimeOnly(10, 30)), TimeSpan.Zero);
@@ -65,7 +68,9 @@ public sealed class DemoLooks(SieveContext database, Flora flora)
             LookBook.Place(tree, steps[^1].Content);
             database.Looks.Add(row);
             if (steps[^1].Content.Determined is { } determined)
-                database.Opinions.Add(OpinionOf(row, determined, demo.Start.Observer, at.AddMinutes(steps.Count)));
+                database.Opinions.Add(
+                    LookBook.OpinionOf(row, determined, DemoReserve.Walker, demo.Start.Observer, at.AddMinutes(steps.Count))
+                );
             database.LookSteps.AddRange(steps.Select((step, i) => LookBook.Step(demo.Id, i, step.Done, step.Content, at.AddMinutes(i))));
         }
         database.Opinions.AddRange(DemoReserve.SecondReader(flora.About.Edition));
@@ -92,23 +97,6 @@ public sealed class DemoLooks(SieveContext database, Flora flora)
         database.Trees.Add(tree);
         return tree;
     }
-
-    private static OpinionRow OpinionOf(LookRow look, SavedDetermination determined, string by, DateTimeOffset at) =>
-        new()
-        {
-            TreeId = look.TreeId,
-            LookId = look.Id,
-            From = DemoReserve.Walker,
-            By = by,
-            At = at,
-            Kind = OpinionKind.Determined,
-            Name = determined.Name,
-            Rank = determined.Rank?.Word(),
-            Probability = determined.Probability,
-            Reasons = determined.Sentence,
-            Readings = [.. determined.Readings],
-            FloraEdition = determined.FloraEdition,
-        };
 
     private Reading Read(DemoLook demo, RawReading raw)
     {

@@ -62,25 +62,24 @@ public sealed class LookBook(SieveContext database, IClock clock, Reader reader)
     }
 
     /// <summary>Starts a look that is another visit to a tree.</summary>
-    /// <returns>The look; null where the reader has no such tree.</returns>
-    public async Task<Look?> Visit(string treeId, Func<LookContent, LookContent> begin, string? outing = null)
+    /// <param name="treeId">The tree.</param>
+    /// <param name="begin">What it says, from what the last visit said; null where no visit is to be begun after all.</param>
+    /// <param name="outing">The outing it is made on; null where on none.</param>
+    /// <returns>The look; null where none was begun, or the reader has no such tree.</returns>
+    public async Task<Look?> Visit(string treeId, Func<LookContent, LookContent?> begin, string? outing = null)
     {
-        if (
-            !IsId(treeId)
-            || await database.Trees.SingleOrDefaultAsync(tree => tree.Id == treeId && reader.Owners.Contains(tree.Owner)) is not { } tree
-        )
+        // Two who begin at once wait for each other: one visit alone is the newest.
+        await using var transaction = await database.Database.BeginTransactionAsync();
+        if (await TreeBook.Locked(database, reader, treeId) is not ({ } tree, Sharing.Own))
             return null;
         var before = await Visits(treeId);
+        if (begin(before is [.., var last] ? last.Content : new LookContent()) is not { } content)
+            return null;
         await database
             .Looks.Where(look => look.TreeId == treeId && look.IsLatest)
             .ExecuteUpdateAsync(set => set.SetProperty(look => look.IsLatest, false));
-        var look = await Begin(
-            tree,
-            NewId(),
-            begin(before is [.., var last] ? last.Content : new LookContent()),
-            "visited it again",
-            outing
-        );
+        var look = await Begin(tree, NewId(), content, "visited it again", outing);
+        await transaction.CommitAsync();
         return look with { Others = before };
     }
 
@@ -332,38 +331,22 @@ public sealed class LookBook(SieveContext database, IClock clock, Reader reader)
         bool read,
         CancellationToken cancel
     ) =>
-        await (
-            from look in database.Looks.AsNoTracking()
-            join tree in database.Trees.AsNoTracking() on look.TreeId equals tree.Id
-            where
-                look.IsLatest
-                && look.Discarded == null
-                && tree.Discarded == null
-                && owners.Contains(tree.Owner)
-                && (flora == null || look.FloraId == flora)
-                && (!read || look.Readings > 0)
-            orderby look.Date descending, look.Changed descending, look.Id
-            select new LookEntry(
-                look.Id,
-                look.Place,
-                look.Observer,
-                look.Date,
-                look.Readings,
-                tree.Name,
-                tree.Rank,
-                tree.Probability,
-                look.Changed
+        await database
+            .LooksWithTrees()
+            .Where(pair =>
+                pair.Look.IsLatest
+                && pair.Look.Discarded == null
+                && pair.Tree.Discarded == null
+                && owners.Contains(pair.Tree.Owner)
+                && (flora == null || pair.Look.FloraId == flora)
+                && (!read || pair.Look.Readings > 0)
             )
-            {
-                TreeId = tree.Id,
-                Tag = tree.Tag,
-                Visits = database.Looks.Count(other => other.TreeId == tree.Id && other.Discarded == null),
-                IsDisputed = tree.IsDisputed,
-                IsSensitive = tree.IsSensitive,
-            }
-        )
+            .OrderByDescending(pair => pair.Look.Date)
+            .ThenByDescending(pair => pair.Look.Changed)
+            .ThenBy(pair => pair.Look.Id)
             .Skip(skip)
             .Take(take)
+            .Entries(database)
             .ToListAsync(cancel);
 
     /// <summary>What the newest looks say that were settled as a kind, whoever made them, in one query. Only for counting over all of them:
@@ -428,19 +411,21 @@ public sealed class LookBook(SieveContext database, IClock clock, Reader reader)
             Place(tree, after);
         if (before.Determined == after.Determined)
             return;
-        database.Opinions.Add(OpinionOf(row, after.Determined, after.Observer is { Length: > 0 } observer ? observer : reader.Shown));
+        var by = after.Observer is { Length: > 0 } observer ? observer : reader.Shown;
+        database.Opinions.Add(OpinionOf(row, after.Determined, reader.Owner, by, Now));
         await database.SaveChangesAsync();
         await OpinionBook.Stand(database, tree);
     }
 
-    private OpinionRow OpinionOf(LookRow row, SavedDetermination? determined, string by) =>
+    /// <summary>The line that a settled look adds to the history of its tree; that it was opened again, where nothing is settled.</summary>
+    internal static OpinionRow OpinionOf(LookRow row, SavedDetermination? determined, string from, string by, DateTimeOffset at) =>
         new()
         {
             TreeId = row.TreeId,
             LookId = row.Id,
-            From = reader.Owner,
+            From = from,
             By = by,
-            At = Now,
+            At = at,
             Kind = determined is null ? OpinionKind.Reopened : OpinionKind.Determined,
             Name = determined?.Name ?? "",
             Rank = determined?.Rank?.Word(),

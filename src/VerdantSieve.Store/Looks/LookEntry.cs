@@ -37,6 +37,9 @@ public sealed record LookEntry(
     /// <summary>Whether where it stands is not told to others.</summary>
     public bool IsSensitive { get; init; }
 
+    /// <summary>Whether the whole tree was thrown away, and not this look alone.</summary>
+    public bool IsTreeDiscarded { get; init; }
+
     /// <summary>Whether a second reader sees it otherwise.</summary>
     public bool IsDisputed { get; init; }
 }

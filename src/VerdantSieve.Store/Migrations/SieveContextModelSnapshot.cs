@@ -488,6 +488,107 @@ namespace VerdantSieve.Store.Migrations
                     b.ToTable("taxa", (string)null);
                 });
 
+            modelBuilder.Entity("VerdantSieve.Store.Lists.ClassRow", b =>
+                {
+                    b.Property<string>("Id")
+                        .HasColumnType("text")
+                        .HasColumnName("id");
+
+                    b.Property<DateTimeOffset?>("Closed")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("closed");
+
+                    b.Property<DateTimeOffset>("Created")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("created");
+
+                    b.Property<string>("ListId")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("list_id");
+
+                    b.Property<string>("Owner")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("owner");
+
+                    b.Property<string>("Title")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("title");
+
+                    b.HasKey("Id")
+                        .HasName("pk_classes");
+
+                    b.HasIndex("ListId")
+                        .HasDatabaseName("ix_classes_list_id");
+
+                    b.HasIndex("Owner")
+                        .HasDatabaseName("ix_classes_owner");
+
+                    b.ToTable("classes", (string)null);
+                });
+
+            modelBuilder.Entity("VerdantSieve.Store.Lists.PlantListRow", b =>
+                {
+                    b.Property<string>("Id")
+                        .HasColumnType("text")
+                        .HasColumnName("id");
+
+                    b.Property<string>("Before")
+                        .HasColumnType("jsonb")
+                        .HasColumnName("before");
+
+                    b.Property<DateTimeOffset>("Changed")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("changed");
+
+                    b.Property<DateTimeOffset>("Created")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("created");
+
+                    b.Property<DateTimeOffset?>("Discarded")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("discarded");
+
+                    b.Property<string>("FloraId")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("flora_id");
+
+                    b.Property<bool>("IsShared")
+                        .HasColumnType("boolean")
+                        .HasColumnName("is_shared");
+
+                    b.Property<string>("Kinds")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("kinds");
+
+                    b.Property<string>("Note")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("note");
+
+                    b.Property<string>("Owner")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("owner");
+
+                    b.Property<string>("Title")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("title");
+
+                    b.HasKey("Id")
+                        .HasName("pk_lists");
+
+                    b.HasIndex("Owner", "Discarded")
+                        .HasDatabaseName("ix_lists_owner_discarded");
+
+                    b.ToTable("lists", (string)null);
+                });
+
             modelBuilder.Entity("VerdantSieve.Store.Looks.LookRow", b =>
                 {
                     b.Property<string>("Id")
@@ -1093,6 +1194,182 @@ namespace VerdantSieve.Store.Migrations
                     b.ToTable("AspNetUsers", (string)null);
                 });
 
+            modelBuilder.Entity("VerdantSieve.Store.Practising.PracticeAnswerRow", b =>
+                {
+                    b.Property<long>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("bigint")
+                        .HasColumnName("id");
+
+                    NpgsqlPropertyBuilderExtensions.UseIdentityByDefaultColumn(b.Property<long>("Id"));
+
+                    b.Property<bool>("Again")
+                        .HasColumnType("boolean")
+                        .HasColumnName("again");
+
+                    b.PrimitiveCollection<List<string>>("Asked")
+                        .IsRequired()
+                        .HasColumnType("text[]")
+                        .HasColumnName("asked");
+
+                    b.Property<int>("At")
+                        .HasColumnType("integer")
+                        .HasColumnName("at");
+
+                    b.Property<string>("Before")
+                        .HasColumnType("jsonb")
+                        .HasColumnName("before");
+
+                    b.Property<string>("Certainty")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("certainty");
+
+                    b.Property<DateTimeOffset>("Given")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("given");
+
+                    b.Property<bool>("IsNear")
+                        .HasColumnType("boolean")
+                        .HasColumnName("is_near");
+
+                    b.Property<bool>("IsRight")
+                        .HasColumnType("boolean")
+                        .HasColumnName("is_right");
+
+                    b.Property<string>("Line")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("line");
+
+                    b.Property<string>("Right")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("right");
+
+                    b.Property<string>("Said")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("said");
+
+                    b.Property<bool>("Scheduled")
+                        .HasColumnType("boolean")
+                        .HasColumnName("scheduled");
+
+                    b.Property<string>("SetId")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("set_id");
+
+                    b.HasKey("Id")
+                        .HasName("pk_practice_answers");
+
+                    b.HasIndex("SetId", "At")
+                        .IsUnique()
+                        .HasDatabaseName("ix_practice_answers_set_id_at");
+
+                    b.ToTable("practice_answers", (string)null);
+                });
+
+            modelBuilder.Entity("VerdantSieve.Store.Practising.PracticeSetRow", b =>
+                {
+                    b.Property<string>("Id")
+                        .HasColumnType("text")
+                        .HasColumnName("id");
+
+                    b.PrimitiveCollection<List<string>>("Asked")
+                        .IsRequired()
+                        .HasColumnType("text[]")
+                        .HasColumnName("asked");
+
+                    b.Property<DateTimeOffset>("Changed")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("changed");
+
+                    b.Property<string>("ClassId")
+                        .HasColumnType("text")
+                        .HasColumnName("class_id");
+
+                    b.Property<DateTimeOffset>("Created")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("created");
+
+                    b.Property<string>("FloraId")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("flora_id");
+
+                    b.Property<string>("Owner")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("owner");
+
+                    b.PrimitiveCollection<List<string>>("Pool")
+                        .IsRequired()
+                        .HasColumnType("text[]")
+                        .HasColumnName("pool");
+
+                    b.PrimitiveCollection<List<string>>("Queue")
+                        .IsRequired()
+                        .HasColumnType("text[]")
+                        .HasColumnName("queue");
+
+                    b.Property<string>("Region")
+                        .HasColumnType("text")
+                        .HasColumnName("region");
+
+                    b.Property<string>("Title")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("title");
+
+                    b.HasKey("Id")
+                        .HasName("pk_practice_sets");
+
+                    b.HasIndex("ClassId")
+                        .HasDatabaseName("ix_practice_sets_class_id");
+
+                    b.HasIndex("Owner", "Changed")
+                        .HasDatabaseName("ix_practice_sets_owner_changed");
+
+                    b.ToTable("practice_sets", (string)null);
+                });
+
+            modelBuilder.Entity("VerdantSieve.Store.Practising.RepetitionRow", b =>
+                {
+                    b.Property<string>("Owner")
+                        .HasColumnType("text")
+                        .HasColumnName("owner");
+
+                    b.Property<string>("Subject")
+                        .HasColumnType("text")
+                        .HasColumnName("subject");
+
+                    b.Property<int>("Days")
+                        .HasColumnType("integer")
+                        .HasColumnName("days");
+
+                    b.Property<DateOnly>("Due")
+                        .HasColumnType("date")
+                        .HasColumnName("due");
+
+                    b.Property<double>("Easiness")
+                        .HasColumnType("double precision")
+                        .HasColumnName("easiness");
+
+                    b.Property<int>("Times")
+                        .HasColumnType("integer")
+                        .HasColumnName("times");
+
+                    b.HasKey("Owner", "Subject")
+                        .HasName("pk_repetitions");
+
+                    b.HasIndex("Owner", "Due")
+                        .HasDatabaseName("ix_repetitions_owner_due");
+
+                    b.ToTable("repetitions", (string)null);
+                });
+
             modelBuilder.Entity("Microsoft.AspNetCore.Identity.IdentityRoleClaim<string>", b =>
                 {
                     b.HasOne("Microsoft.AspNetCore.Identity.IdentityRole", null)
@@ -1187,6 +1464,16 @@ namespace VerdantSieve.Store.Migrations
                         .HasConstraintName("fk_taxa_floras_flora_id");
                 });
 
+            modelBuilder.Entity("VerdantSieve.Store.Lists.ClassRow", b =>
+                {
+                    b.HasOne("VerdantSieve.Store.Lists.PlantListRow", null)
+                        .WithMany()
+                        .HasForeignKey("ListId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_classes_lists_list_id");
+                });
+
             modelBuilder.Entity("VerdantSieve.Store.Looks.LookRow", b =>
                 {
                     b.HasOne("VerdantSieve.Store.Notebooks.OutingRow", null)
@@ -1254,6 +1541,25 @@ namespace VerdantSieve.Store.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_shares_asp_net_users_with");
+                });
+
+            modelBuilder.Entity("VerdantSieve.Store.Practising.PracticeAnswerRow", b =>
+                {
+                    b.HasOne("VerdantSieve.Store.Practising.PracticeSetRow", null)
+                        .WithMany()
+                        .HasForeignKey("SetId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_practice_answers_practice_sets_set_id");
+                });
+
+            modelBuilder.Entity("VerdantSieve.Store.Practising.PracticeSetRow", b =>
+                {
+                    b.HasOne("VerdantSieve.Store.Lists.ClassRow", null)
+                        .WithMany()
+                        .HasForeignKey("ClassId")
+                        .OnDelete(DeleteBehavior.SetNull)
+                        .HasConstraintName("fk_practice_sets_classes_class_id");
                 });
 #pragma warning restore 612, 618
         }

@@ -1,7 +1,9 @@
 using Microsoft.EntityFrameworkCore;
 using VerdantSieve.Core;
+using VerdantSieve.Store.Lists;
 using VerdantSieve.Store.Looks;
 using VerdantSieve.Store.People;
+using VerdantSieve.Store.Practising;
 
 namespace VerdantSieve.Store.Notebooks;
 
@@ -115,7 +117,17 @@ public sealed class AccountBook(SieveContext database, Reader reader)
                 .Where(outing => outing.Owner == Person)
                 .OrderBy(outing => outing.Created)
                 .ToListAsync(cancel),
-            await With(cancel)
+            await With(cancel),
+            await database.Lists.AsNoTracking().Where(list => list.Owner == Person).OrderBy(list => list.Created).ToListAsync(cancel),
+            await database.PracticeSets.AsNoTracking().Where(set => set.Owner == Person).OrderBy(set => set.Created).ToListAsync(cancel),
+            await (
+                from answer in database.PracticeAnswers.AsNoTracking()
+                join set in database.PracticeSets.AsNoTracking() on answer.SetId equals set.Id
+                where set.Owner == Person
+                orderby answer.Id
+                select answer
+            ).ToListAsync(cancel),
+            await database.Repetitions.AsNoTracking().Where(row => row.Owner == Person).OrderBy(row => row.Subject).ToListAsync(cancel)
         );
     }
 
@@ -130,11 +142,34 @@ public sealed class AccountBook(SieveContext database, Reader reader)
             select new ValueTuple<string, string, string, byte[]>(picture.Id, picture.LookId, picture.Caption, picture.Bytes)
         ).AsAsyncEnumerable();
 
+    /// <summary>Gives what a browser's person began to the account they signed in with.</summary>
+    public async Task Claim(string guest, string account)
+    {
+        await using var transaction = await database.Database.BeginTransactionAsync();
+        await database.Trees.Where(row => row.Owner == guest).ExecuteUpdateAsync(set => set.SetProperty(row => row.Owner, account));
+        await database.Outings.Where(row => row.Owner == guest).ExecuteUpdateAsync(set => set.SetProperty(row => row.Owner, account));
+        await database.Opinions.Where(row => row.From == guest).ExecuteUpdateAsync(set => set.SetProperty(row => row.From, account));
+        await database.Lists.Where(row => row.Owner == guest).ExecuteUpdateAsync(set => set.SetProperty(row => row.Owner, account));
+        await database.Classes.Where(row => row.Owner == guest).ExecuteUpdateAsync(set => set.SetProperty(row => row.Owner, account));
+        await database.PracticeSets.Where(row => row.Owner == guest).ExecuteUpdateAsync(set => set.SetProperty(row => row.Owner, account));
+        // What the account remembers already stays as it is.
+        await database
+            .Repetitions.Where(row =>
+                row.Owner == guest && !database.Repetitions.Any(own => own.Owner == account && own.Subject == row.Subject)
+            )
+            .ExecuteUpdateAsync(set => set.SetProperty(row => row.Owner, account));
+        await database.Repetitions.Where(row => row.Owner == guest).ExecuteDeleteAsync();
+        await transaction.CommitAsync();
+    }
+
     /// <summary>Does away with all that an account holds. What it said of others' trees stays there, without a name.</summary>
     public async Task Forget()
     {
         await database.Trees.Where(tree => tree.Owner == Person).ExecuteDeleteAsync();
         await database.Outings.Where(outing => outing.Owner == Person).ExecuteDeleteAsync();
+        await database.Lists.Where(list => list.Owner == Person).ExecuteDeleteAsync();
+        await database.PracticeSets.Where(set => set.Owner == Person).ExecuteDeleteAsync();
+        await database.Repetitions.Where(row => row.Owner == Person).ExecuteDeleteAsync();
         await database
             .Opinions.Where(line => line.From == Person)
             .ExecuteUpdateAsync(set => set.SetProperty(line => line.By, "someone who has left").SetProperty(line => line.From, ""));
@@ -148,7 +183,11 @@ public sealed record AccountData(
     IReadOnlyList<AccountData.Visit> Visits,
     IReadOnlyList<OpinionRow> Determinations,
     IReadOnlyList<OutingRow> Outings,
-    IReadOnlyList<AccountBook.Shared> SharedWith
+    IReadOnlyList<AccountBook.Shared> SharedWith,
+    IReadOnlyList<PlantListRow> Lists,
+    IReadOnlyList<PracticeSetRow> PracticeSets,
+    IReadOnlyList<PracticeAnswerRow> PracticeAnswers,
+    IReadOnlyList<RepetitionRow> Remembered
 )
 {
     /// <summary>Whose it is.</summary>

@@ -1,4 +1,5 @@
 using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Storage;
 using NodaTime;
 using VerdantSieve.Core;
 using VerdantSieve.Core.Botany;
@@ -51,15 +52,12 @@ public sealed class OpinionBook(SieveContext database, IClock clock, Reader read
                 Readings = [.. line.Readings],
                 FloraEdition = line.FloraEdition,
                 From = reader.Person ?? reader.Owner,
-                By = line.By is { Length: > 0 } by ? by : reader.Shown,
+                // Nobody who is known speaks in another's name.
+                By = reader.Person is null ? line.By : reader.Shown,
                 At = Now,
             }
         );
-        await database.SaveChangesAsync();
-        await Stand(database, tree);
-        await database.SaveChangesAsync();
-        await transaction.CommitAsync();
-        database.ChangeTracker.Clear();
+        await Keep(tree, transaction);
         return true;
     }
 
@@ -76,12 +74,17 @@ public sealed class OpinionBook(SieveContext database, IClock clock, Reader read
         )
             return false;
         row.Withdrawn = withdrawn ? Now : null;
+        await Keep(tree, transaction);
+        return true;
+    }
+
+    private async Task Keep(TreeRow tree, IDbContextTransaction transaction)
+    {
         await database.SaveChangesAsync();
         await Stand(database, tree);
         await database.SaveChangesAsync();
         await transaction.CommitAsync();
         database.ChangeTracker.Clear();
-        return true;
     }
 
     /// <summary>Copies the name that stands to the tree, for lists; kept with the next saving.</summary>

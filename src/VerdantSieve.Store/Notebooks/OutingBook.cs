@@ -93,26 +93,16 @@ public sealed class OutingBook(SieveContext database, IClock clock, Reader reade
 
     /// <summary>The visits made on an outing, as the notebook lists trees, in the order they were made.</summary>
     public async Task<IReadOnlyList<LookEntry>> Visits(string id, CancellationToken cancel = default) =>
-        await (
-            from look in database.Looks.AsNoTracking()
-            join tree in database.Trees.AsNoTracking() on look.TreeId equals tree.Id
-            where look.OutingId == id && look.Discarded == null && tree.Discarded == null && reader.Owners.Contains(tree.Owner)
-            orderby look.Created, look.Id
-            select new LookEntry(
-                look.Id,
-                look.Place,
-                look.Observer,
-                look.Date,
-                look.Readings,
-                tree.Name,
-                tree.Rank,
-                tree.Probability,
-                look.Changed
+        await database
+            .LooksWithTrees()
+            .Where(pair =>
+                pair.Look.OutingId == id
+                && pair.Look.Discarded == null
+                && pair.Tree.Discarded == null
+                && reader.Owners.Contains(pair.Tree.Owner)
             )
-            {
-                TreeId = tree.Id,
-                Tag = tree.Tag,
-                IsDisputed = tree.IsDisputed,
-            }
-        ).ToListAsync(cancel);
+            .OrderBy(pair => pair.Look.Created)
+            .ThenBy(pair => pair.Look.Id)
+            .Entries(database)
+            .ToListAsync(cancel);
 }

@@ -10,8 +10,6 @@ public sealed record Reader(IReadOnlyList<string> Own, string? Person, string Sh
     /// <summary>The owner of what is kept without an account on a machine of one's own.</summary>
     public const string Machine = "here";
 
-    private const string GuestPrefix = "guest:";
-
     /// <summary>Whoever sits at a machine of their own.</summary>
     public static Reader Here { get; } = new([Machine], null, "");
 
@@ -21,10 +19,7 @@ public sealed record Reader(IReadOnlyList<string> Own, string? Person, string Sh
     /// <summary>The owner that stands for a browser.</summary>
     /// <param name="key">What the browser's cookie says, or rather its digest: who reads the database learns nothing to come in
     /// with.</param>
-    public static string Guest(string key) => GuestPrefix + key;
-
-    /// <summary>Whether an owner stands for a browser.</summary>
-    public static bool IsGuest(string owner) => owner.StartsWith(GuestPrefix, StringComparison.Ordinal);
+    public static string Guest(string key) => $"guest:{key}";
 
     /// <summary>The owner of what this reader begins.</summary>
     /// <exception cref="InvalidOperationException">Nobody is known.</exception>

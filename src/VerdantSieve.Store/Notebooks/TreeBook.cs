@@ -1,4 +1,5 @@
 using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Storage;
 using NodaTime;
 using VerdantSieve.Core;
 using VerdantSieve.Core.Formats.Notebook;
@@ -14,6 +15,8 @@ public sealed class TreeBook(SieveContext database, IClock clock, Reader reader)
 {
     /// <summary>How long what was thrown away can be brought back, in days.</summary>
     public const int DaysKept = 30;
+
+    private const int MostThrownAway = 200;
 
     // A visit that settles a tree less often is not brought up.
     private const double WorthMentioning = 0.3;
@@ -147,7 +150,7 @@ public sealed class TreeBook(SieveContext database, IClock clock, Reader reader)
         tree.Elevation = position?.Elevation;
     }
 
-    private async Task Keep(TreeRow tree, Microsoft.EntityFrameworkCore.Storage.IDbContextTransaction transaction)
+    private async Task Keep(TreeRow tree, IDbContextTransaction transaction)
     {
         tree.Edition++;
         (tree.Tag, tree.Sex) = (tree.Details.Tag, tree.Details.Sex);
@@ -171,31 +174,15 @@ public sealed class TreeBook(SieveContext database, IClock clock, Reader reader)
 
     /// <summary>What was thrown away and can still be brought back, newest first: trees, and looks of trees that are kept.</summary>
     public async Task<IReadOnlyList<LookEntry>> ThrownAway(CancellationToken cancel = default) =>
-        await (
-            from look in database.Looks.AsNoTracking()
-            join tree in database.Trees.AsNoTracking() on look.TreeId equals tree.Id
-            where
-                reader.Owners.Contains(tree.Owner)
-                && ((tree.Discarded != null && look.IsLatest) || (tree.Discarded == null && look.Discarded != null))
-            orderby tree.Discarded ?? look.Discarded descending
-            select new LookEntry(
-                look.Id,
-                look.Place,
-                look.Observer,
-                look.Date,
-                look.Readings,
-                tree.Name,
-                tree.Rank,
-                tree.Probability,
-                look.Changed
+        await database
+            .LooksWithTrees()
+            .Where(pair =>
+                reader.Owners.Contains(pair.Tree.Owner)
+                && ((pair.Tree.Discarded != null && pair.Look.IsLatest) || (pair.Tree.Discarded == null && pair.Look.Discarded != null))
             )
-            {
-                TreeId = tree.Id,
-                Tag = tree.Tag,
-                Visits = tree.Discarded == null ? 0 : 1,
-            }
-        )
-            .Take(200)
+            .OrderByDescending(pair => pair.Tree.Discarded ?? pair.Look.Discarded)
+            .Take(MostThrownAway)
+            .Entries(database)
             .ToListAsync(cancel);
 
     /// <summary>Does away with what was thrown away longer ago than it is kept.</summary>
@@ -205,9 +192,11 @@ public sealed class TreeBook(SieveContext database, IClock clock, Reader reader)
         var looks = await database.Looks.Where(look => look.Discarded < until).ExecuteDeleteAsync(cancel);
         var pictures = await database.Pictures.Where(picture => picture.Discarded < until).ExecuteDeleteAsync(cancel);
         var outings = await database.Outings.Where(outing => outing.Discarded < until).ExecuteDeleteAsync(cancel);
+        var lists = await database.Lists.Where(list => list.Discarded < until).ExecuteDeleteAsync(cancel);
         return looks
             + pictures
             + outings
+            + lists
             + await database
                 .Trees.Where(tree => tree.Discarded < until || !database.Looks.Any(look => look.TreeId == tree.Id))
                 .ExecuteDeleteAsync(cancel);
@@ -424,14 +413,4 @@ public sealed class TreeBook(SieveContext database, IClock clock, Reader reader)
 
     /// <summary>How many trees an account holds, the thrown-away ones among them.</summary>
     public Task<int> Count(CancellationToken cancel = default) => database.Trees.CountAsync(tree => tree.Owner == reader.Person, cancel);
-
-    /// <summary>Gives what a browser's person began to the account they signed in with.</summary>
-    public async Task Claim(string guest, string account)
-    {
-        await database.Trees.Where(tree => tree.Owner == guest).ExecuteUpdateAsync(set => set.SetProperty(tree => tree.Owner, account));
-        await database
-            .Outings.Where(outing => outing.Owner == guest)
-            .ExecuteUpdateAsync(set => set.SetProperty(outing => outing.Owner, account));
-        await database.Opinions.Where(line => line.From == guest).ExecuteUpdateAsync(set => set.SetProperty(line => line.From, account));
-    }
 }

@@ -26,8 +26,14 @@ public sealed record TreePoint(string Id, string Tag, string Place, DateOnly? Da
     public string? Rank { get; init; }
     public double? Probability { get; init; }
 
+    /// <summary>Whether a kind is named, and not a genus or a group only.</summary>
+    public bool IsNamedAsKind => Name is not null && Rank is "species" or "variety" or "aggregate";
+
     /// <summary>Whether a second reader sees it otherwise.</summary>
     public bool IsDisputed { get; init; }
+
+    /// <summary>Whether it asks for another visit: what is named as a kind and doubted by nobody asks for none.</summary>
+    public bool IsOpen => IsDisputed || !IsNamedAsKind;
 
     /// <summary>Its sex, where it is known.</summary>
     public PlantSex? Sex { get; init; }

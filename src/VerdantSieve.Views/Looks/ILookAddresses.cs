@@ -42,6 +42,9 @@ public interface ILookAddresses
     /// <summary>All about a plant.</summary>
     string Plant(Taxon taxon);
 
+    /// <summary>A key to carry, made for a few taxa.</summary>
+    string Key(IEnumerable<Taxon> taxa);
+
     /// <summary>What a form must carry so that it is known to be this page's own; null where the host asks for nothing.</summary>
     string? Token { get; }
 }

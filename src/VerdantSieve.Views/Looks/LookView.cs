@@ -51,7 +51,11 @@ public sealed class LookView
         Meshes =
         [
             .. Question.Readings.Select(
-                (reading, at) => MeshOf(reading, doubts.GetValueOrDefault(reading.Key)) with { IsOfAnotherVisit = at >= Own.Count }
+                (reading, at) =>
+                    MeshOf(at < Own.Count ? Own[at] : reading, doubts.GetValueOrDefault(reading.Key)) with
+                    {
+                        IsOfAnotherVisit = at >= Own.Count,
+                    }
             ),
         ];
         Passing = Answer.Pan.Count();
@@ -69,6 +73,19 @@ public sealed class LookView
 
     /// <summary>Where forms and links lead.</summary>
     public ILookAddresses To { get; }
+
+    /// <summary>What is left of the pan, where that is few enough for a key to be carried; empty where it is not, or nothing was
+    /// read.</summary>
+    public IReadOnlyList<Taxon> LastFew =>
+        Meshes.Count > 0
+        && Answer.Candidates.Where(candidate => candidate.Probability >= StillLeft).Take(MostOfAKey + 1).ToArray()
+            is { Length: <= MostOfAKey } few
+            ? [.. few.Select(candidate => candidate.Taxon)]
+            : [];
+
+    // What is less likely is not left, and a key to more than that is a book.
+    private const double StillLeft = 0.01;
+    private const int MostOfAKey = 30;
 
     /// <summary>The rows of the first glance; empty where a question is asked instead.</summary>
     public IReadOnlyList<GlanceRow> Glance { get; }

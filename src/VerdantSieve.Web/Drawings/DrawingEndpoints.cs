@@ -58,27 +58,15 @@ public static class DrawingEndpoints
 
     private static IResult Sheet(HttpContext context, OpenFlora open, Taxon taxon, bool isPdf)
     {
-        var words = new SheetWords(
-            taxon.Name.Text,
-            string.Join(", ", taxon.CommonNames.Append(taxon.Family).OfType<string>()),
-            [.. taxon.Hazards.Select(hazard => $"Caution: {Say.Of(hazard.Kind)}. {hazard.Caution}")],
-            [
-                taxon.Remember,
-                "Drawn from what the flora says of this kind: the usual leaf at the scale given, all else not to scale. "
-                    + $"{open.Flora.About.Title}, edition {open.Flora.About.Edition}.",
-            ]
-        );
-        var svg = PlateSvg.Sheet(PlateComposer.Of(taxon, open.Drawn), words);
+        var svg = PlateSheets.Of(open, taxon);
         if (!isPdf)
             return File(context, Encoding.UTF8.GetBytes(svg));
-        var built = Path.Combine(context.RequestServices.GetRequiredService<IWebHostEnvironment>().WebRootPath, "built");
         var pdf = PdfSheets.Make(
             svg,
             PlateSvg.SheetWidth,
             PlateSvg.SheetHeight,
             taxon.Name.Text,
-            Path.Combine(built, "sheet.ttf"),
-            Path.Combine(built, "sheet-italic.ttf")
+            SheetFaces.Of(context.RequestServices.GetRequiredService<IWebHostEnvironment>())
         );
         return Results.File(pdf, "application/pdf", $"{taxon.Name.Slug}.pdf");
     }

@@ -1,6 +1,7 @@
 using VerdantSieve.Core;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Keys;
+using VerdantSieve.Web.Listing;
 
 namespace VerdantSieve.Web.Keying;
 
@@ -11,12 +12,16 @@ public sealed class KeyForm
     /// <summary>The most kinds of one key.</summary>
     public const int MostTaxa = 400;
 
-    private const int LongestNames = 8000;
-
     public string? Region { get; set; }
     public string? Group { get; set; }
     public string? Names { get; set; }
+
+    /// <summary>The list it is made for.</summary>
+    public string? List { get; set; }
     public string? Season { get; set; }
+
+    /// <summary>Whether couplets stand under what leads to them, and not by their numbers.</summary>
+    public bool Indented { get; set; }
 
     /// <summary>Whether anything was asked for.</summary>
     public bool IsAsked => !string.IsNullOrWhiteSpace(Region) || !string.IsNullOrWhiteSpace(Group) || !string.IsNullOrWhiteSpace(Names);
@@ -33,15 +38,19 @@ public sealed class KeyForm
     /// <summary>The kinds that are asked for, or what is wrong.</summary>
     public Outcome<IReadOnlyList<Taxon>> Taxa(OpenFlora open)
     {
-        if (Names?.Length > LongestNames)
-            return new Fault("names", $"At most {LongestNames} letters of names are read.");
+        var listed = ListText.Of(Names, open);
+        if (!listed.Has(out var list))
+            return listed.Faults[0] with { At = "names" };
+        (Mended, Unknown) = (list.Mended, list.Unknown);
         if (!string.IsNullOrWhiteSpace(Region) && !Regions.Exists(Region))
             return Fault.AtField("region", Region, "Choose a country or state from the list.");
-        IEnumerable<Taxon> taxa = string.IsNullOrWhiteSpace(Names) ? open.Flora.Taxa : Listed(open);
+        IEnumerable<Taxon> taxa = string.IsNullOrWhiteSpace(Names)
+            ? open.Flora.Taxa
+            : list.Kinds.Select(kind => open.Flora.FindTaxon(kind.Name)).OfType<Taxon>();
         if (!string.IsNullOrWhiteSpace(Region) && string.IsNullOrWhiteSpace(Names))
             taxa = taxa.Where(taxon => taxon.Distribution.Includes(Region));
         if (Group?.Trim() is { Length: > 0 } group)
-            taxa = taxa.Where(taxon => IsOf(taxon, group));
+            taxa = taxa.Where(taxon => taxon.IsOf(group));
         Taxon[] all = [.. taxa.DistinctBy(taxon => taxon.Name)];
         return all.Length switch
         {
@@ -52,34 +61,5 @@ public sealed class KeyForm
             ),
             _ => all,
         };
-    }
-
-    private static bool IsOf(Taxon taxon, string group)
-    {
-        bool Is(string? name) => string.Equals(name, group, StringComparison.OrdinalIgnoreCase);
-        return Is(taxon.Name.Genus) || Is(taxon.Family) || Is(taxon.Group);
-    }
-
-    // Synonyms, common names and misspellings are mended, and that is shown.
-    private IReadOnlyList<Taxon> Listed(OpenFlora open)
-    {
-        var found = new List<Taxon>();
-        var (mended, unknown) = (new List<(string, string)>(), new List<string>());
-        foreach (
-            var name in Names!
-                .Split(['\n', ',', ';'], StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)
-                .Take(MostTaxa)
-        )
-        {
-            var taxon = open.Flora.FindTaxon(name) ?? open.FindTaxa(name).Taxa.FirstOrDefault();
-            if (taxon is null)
-                unknown.Add(name);
-            else
-                found.Add(taxon);
-            if (taxon is not null && !string.Equals(taxon.Name.Text, name, StringComparison.Ordinal))
-                mended.Add((name, taxon.Name.Text));
-        }
-        (Mended, Unknown) = (mended, unknown);
-        return found;
     }
 }

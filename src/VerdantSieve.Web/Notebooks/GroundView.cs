@@ -69,7 +69,7 @@ public sealed class GroundView
             return MapMark.Disputed;
         if (tree.Name is null)
             return MapMark.Open;
-        return tree.Rank is "species" or "variety" or "aggregate" ? MapMark.Settled : MapMark.Half;
+        return tree.IsNamedAsKind ? MapMark.Settled : MapMark.Half;
     }
 
     private static string WordsOf(TreePoint tree) => $"{tree.Called}, {tree.Name ?? "still open"}";

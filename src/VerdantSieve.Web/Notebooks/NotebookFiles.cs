@@ -21,10 +21,6 @@ public sealed record NotebookFormat(string Id, string Name, string File, string 
 /// <summary>What leaves the notebook: trees in words that others understand, and no nearer than may be told.</summary>
 public sealed class NotebookFiles(TreeBook trees, FloraShelf shelf)
 {
-    // Kinds that are dug up or stripped where people learn where they stand (common practice, no list of any country): what is kept under
-    // protection where one is is for the one who keeps the record to say.
-    private static readonly HashSet<string> Protected = ["Torreya taxifolia", "Franklinia alatamaha", "Sequoiadendron giganteum"];
-
     /// <summary>The formats.</summary>
     public static IReadOnlyList<NotebookFormat> Formats { get; } =
     [
@@ -34,14 +30,8 @@ public sealed class NotebookFiles(TreeBook trees, FloraShelf shelf)
         new("csv", "CSV", "trees.csv", MediaTypeNames.Text.Csv, all => Encoding.UTF8.GetBytes(TreeFiles.Csv(all))),
     ];
 
-    /// <summary>Whether where a tree stands is blurred in all that leaves: asked for, or a kind that is protected.</summary>
-    public static bool IsBlurred(TreePoint tree) => tree.IsSensitive || (tree.Name is { } name && Protected.Contains(name));
-
     /// <summary>Where a tree stands, as others may learn it.</summary>
-    public static Position? Told(TreePoint tree) => tree.Position is { } at && IsBlurred(tree) ? Blurred.Of(at) : tree.Position;
-
-    /// <summary>What a tree is called, as others may learn it.</summary>
-    public static string CalledToOthers(TreePoint tree) => (tree with { IsSensitive = IsBlurred(tree) }).CalledToOthers;
+    public static Position? Told(TreePoint tree) => tree.Position is { } at && tree.IsSensitive ? Blurred.Of(at) : tree.Position;
 
     /// <summary>All trees of the reader.</summary>
     public async Task<IReadOnlyList<TreeRecord>> Records(CancellationToken cancel)
@@ -59,11 +49,11 @@ public sealed class NotebookFiles(TreeBook trees, FloraShelf shelf)
     private static TreeRecord RecordOf(TreePoint point, Visit[] visits, TreeRest rest, Flora? flora)
     {
         var last = visits is [.., var visit] ? visit.Content : new LookContent();
-        return new TreeRecord(point.Id, CalledToOthers(point), IsBlurred(point) ? "" : point.Place)
+        return new TreeRecord(point.Id, point.CalledToOthers, point.IsSensitive ? "" : point.Place)
         {
             Country = last.Circumstances.Region,
             At = Told(point),
-            IsBlurred = IsBlurred(point),
+            IsBlurred = point.IsSensitive,
             Planted = last.Circumstances.Setting is { } setting ? setting == Setting.Planted.Word() : null,
             Details = rest.Details,
             History = [.. rest.History.Where(line => !line.IsWithdrawn)],

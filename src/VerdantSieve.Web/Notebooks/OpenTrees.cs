@@ -3,8 +3,6 @@ using System.Text;
 using NodaTime;
 using NodaTime.Extensions;
 using NodaTime.Text;
-using VerdantSieve.Core.Planning;
-using VerdantSieve.Core.Seasons;
 using VerdantSieve.Store.Notebooks;
 
 namespace VerdantSieve.Web.Notebooks;
@@ -24,7 +22,7 @@ public sealed class OpenTrees(TreeBook trees, FloraShelf shelf, PlanDesk desk, R
         var open = (await shelf.Take(null))!;
         var flora = open.Flora;
         var points = await trees.Points(flora.About.Id, cancel: cancel);
-        TreePoint[] left = [.. points.Where(IsOpen).Take(MostPlanned)];
+        TreePoint[] left = [.. points.Where(tree => tree.IsOpen).Take(MostPlanned)];
         var key = $"{string.Join(' ', reader.Own)} {LocalDatePattern.Iso.Format(Today)} {flora.About.Edition} {MarkOf(left)}";
         var plan = await desk.Take(key, () => Questions(left, open, cancel), open.Sieve, Today);
         return (plan, left.ToDictionary(tree => tree.Id));
@@ -39,10 +37,6 @@ public sealed class OpenTrees(TreeBook trees, FloraShelf shelf, PlanDesk desk, R
                 .Where(tree => tree.Question.Readings.Count > 0),
         ];
     }
-
-    // What is named as a kind and doubted by nobody needs no visit.
-    private static bool IsOpen(TreePoint tree) =>
-        tree.Name is null || tree.IsDisputed || tree.Rank is not ("species" or "variety" or "aggregate");
 
     private static string MarkOf(TreePoint[] trees)
     {

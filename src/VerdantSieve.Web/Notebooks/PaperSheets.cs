@@ -1,6 +1,8 @@
 using System.Globalization;
 using System.Net;
 using System.Text;
+using VerdantSieve.Core.Drawing;
+using VerdantSieve.Views.Drawings;
 
 namespace VerdantSieve.Web.Notebooks;
 
@@ -14,6 +16,8 @@ public sealed class PaperSheets(double width, double height, double left)
     private const double Line = 4.8,
         UsualSize = 3.4,
         LetterWidth = 0.5,
+        DrawnHigh = 9,
+        DrawnGap = 1.2,
         RowHeight = 34,
         PlateShape = 1.25;
 
@@ -34,19 +38,49 @@ public sealed class PaperSheets(double width, double height, double left)
     public void Gap() => Y += Line / 2;
 
     /// <summary>Writes text, in lines as long as the sheet is wide.</summary>
-    public void Write(string text, double size = UsualSize)
+    /// <param name="text">The text.</param>
+    /// <param name="size">How high its letters are, in millimetres.</param>
+    /// <param name="indent">How far it stands in, in millimetres.</param>
+    /// <param name="beside">Small drawings that stand before it.</param>
+    public void Write(string text, double size = UsualSize, double indent = 0, params IReadOnlyList<Drawing> beside)
     {
-        var perLine = (int)((width - 2 * left) / (LetterWidth * size));
-        foreach (var line in Wrapped(text, perLine))
+        var at = left + indent;
+        var from = at + beside.Count * (DrawnHigh + DrawnGap);
+        string[] lines = [.. Wrapped(text, (int)((width - left - from) / (LetterWidth * size)))];
+        var step = Line * size / UsualSize;
+        // What stands beside its drawings stays on one sheet with them.
+        var high = beside.Count > 0 ? Math.Max(lines.Length * step, DrawnHigh) + DrawnGap : 0;
+        if (beside.Count > 0)
+            Room(high);
+        var top = Y;
+        for (var i = 0; i < beside.Count; i++)
+            Draw(beside[i], at + i * (DrawnHigh + DrawnGap), top + DrawnGap);
+        foreach (var line in lines)
         {
-            Room(Line * size / UsualSize);
-            Y += Line * size / UsualSize;
+            Room(step);
+            Y += step;
             open.Append(
                 CultureInfo.InvariantCulture,
-                $"<text x=\"{left}\" y=\"{Y:0.##}\" font-family=\"DejaVu Sans\" font-size=\"{size}\" fill=\"#111\">"
+                $"<text x=\"{from:0.##}\" y=\"{Y:0.##}\" font-family=\"DejaVu Sans\" font-size=\"{size}\" fill=\"#111\">"
                     + $"{WebUtility.HtmlEncode(line)}</text>"
             );
         }
+        if (beside.Count > 0)
+            Y = Math.Max(Y, top + high);
+    }
+
+    // A drawing in the middle of its place.
+    private void Draw(Drawing drawing, double x, double y)
+    {
+        var (low, high) = drawing.Bounds();
+        var unit = DrawnHigh / Math.Max(Math.Max(high.X - low.X, high.Y - low.Y), 1e-6);
+        var middle = new Point(-(low.X + high.X) / 2 * unit, -(low.Y + high.Y) / 2 * unit);
+        var placed = Drawing.Of(drawing).Placed(new Placement(middle, 0, unit));
+        open.Append(
+            CultureInfo.InvariantCulture,
+            $"<g transform=\"translate({x + DrawnHigh / 2:0.##} {y + DrawnHigh / 2:0.##}) scale(0.01)\">"
+                + $"{SvgPen.Plate(placed, onPaper: true)}</g>"
+        );
     }
 
     /// <summary>Draws something as large as it is said to be, scaled to a width.</summary>

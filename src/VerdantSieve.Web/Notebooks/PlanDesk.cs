@@ -10,31 +10,6 @@ namespace VerdantSieve.Web.Notebooks;
 /// <summary>A tree with all that was read of it, ready to be planned for.</summary>
 public sealed record TreeToPlan(TreePoint Tree, SieveQuestion Question);
 
-/// <summary>A plan as it is being worked out, and when it is done.</summary>
-public sealed class Plan(int of)
-{
-    private int done;
-
-    /// <summary>How many trees there are, and for how many the year is worked out.</summary>
-    public int Of => of;
-    public int Done => Volatile.Read(ref done);
-
-    /// <summary>The outings; null while it is being worked out.</summary>
-    public IReadOnlyList<PlannedOuting>? Outings { get; private set; }
-
-    /// <summary>The coming year of each tree.</summary>
-    public IReadOnlyList<PlannedTree> Trees { get; private set; } = [];
-
-    /// <summary>Why it could not be worked out; null where it could.</summary>
-    public string? Trouble { get; private set; }
-
-    internal void OneMore() => Interlocked.Increment(ref done);
-
-    internal void End(IReadOnlyList<PlannedTree> trees, IReadOnlyList<PlannedOuting> outings) => (Trees, Outings) = (trees, outings);
-
-    internal void Fail(string why) => Trouble = why;
-}
-
 /// <summary>Works out plans beside all else, and keeps the last ones.</summary>
 public sealed class PlanDesk(ILogger<PlanDesk> log)
 {

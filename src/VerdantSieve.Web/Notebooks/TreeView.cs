@@ -11,9 +11,6 @@ namespace VerdantSieve.Web.Notebooks;
 /// <summary>All that a tree's page shows, worked out once for a request.</summary>
 public sealed class TreeView
 {
-    // So much off, and the sieve is said to see it otherwise today.
-    private const double Told = 0.01;
-
     public TreeView(Tree tree, OpenFlora open, LocalDate today)
     {
         (Tree, Open) = (tree, open);
@@ -44,24 +41,8 @@ public sealed class TreeView
     public IReadOnlyList<SeasonHere> Why =>
         Year.Best is { } best ? YearAhead.Why(best, Answer.Candidates, Open.Flora, Question.Circumstances) : [];
 
-    /// <summary>What stands, and what the sieve makes of the same readings now, where that differs.</summary>
-    public string? Changed
-    {
-        get
-        {
-            if (Tree.Standing.Stands is not { } stands || Question.Readings.Count == 0)
-                return null;
-            var now = Answer.Determination;
-            var edition = Open.Flora.About.Edition;
-            if (now.Name == stands.Name || stands.FloraEdition == edition && Math.Abs(now.Probability - (stands.Probability ?? 0)) < Told)
-                return null;
-            var why =
-                stands.FloraEdition != edition
-                    ? $"since then the flora went from edition {stands.FloraEdition} to {edition}"
-                    : "more has been read since";
-            return $"From all that was read the sieve would now say {now.Name} ({Say.Chance(now.Probability)}); {why}.";
-        }
-    }
+    /// <summary>What the sieve would name otherwise from the same readings now; null where nothing.</summary>
+    public ChangedOpinion? Changed => ChangedOpinion.Of(Tree.Standing, Answer, Open.Flora);
 
     /// <summary>The names that a second reader sees otherwise, with the one that stands.</summary>
     public IReadOnlyList<Taxon> Disputed { get; private set; } = [];

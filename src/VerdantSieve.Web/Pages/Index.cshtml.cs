@@ -8,12 +8,14 @@ using VerdantSieve.Core.Botany;
 using VerdantSieve.Store.Floras;
 using VerdantSieve.Store.Looks;
 using VerdantSieve.Store.Notebooks;
+using VerdantSieve.Store.Practising;
 using VerdantSieve.Web.Shared;
 
 namespace VerdantSieve.Web.Pages;
 
 /// <summary>The first page: where and when, and off.</summary>
-public sealed class IndexModel(LookBook book, TreeBook trees, FloraShelf shelf, FloraLibrary library, IClock clock) : PageModel
+public sealed class IndexModel(LookBook book, TreeBook trees, PracticeBook practice, FloraShelf shelf, FloraLibrary library, IClock clock)
+    : PageModel
 {
     [BindProperty]
     public WhereForm Where { get; set; } = new();
@@ -27,6 +29,9 @@ public sealed class IndexModel(LookBook book, TreeBook trees, FloraShelf shelf, 
     /// <summary>The trees that are best visited now.</summary>
     public IReadOnlyList<DueTree> Due { get; private set; } = [];
 
+    /// <summary>How many things are due to be practised.</summary>
+    public int ToPractise { get; private set; }
+
     /// <summary>The floras there are to choose from.</summary>
     public IReadOnlyList<FloraEntry> Floras { get; private set; } = [];
 
@@ -39,7 +44,7 @@ public sealed class IndexModel(LookBook book, TreeBook trees, FloraShelf shelf, 
 
     public async Task<IActionResult> OnPost(CancellationToken cancel)
     {
-        if (Where.Fill(new LookContent()) is not { } content)
+        if (Where.Fill(Habits.NewLook(Request)) is not { } content)
         {
             await Lists(cancel);
             Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
@@ -60,6 +65,7 @@ public sealed class IndexModel(LookBook book, TreeBook trees, FloraShelf shelf, 
     private async Task Lists(CancellationToken cancel)
     {
         (Recent, Floras) = (await book.List(take: MostRecent, cancel: cancel), await library.List(cancel: cancel));
+        ToPractise = await practice.Due(Today, cancel);
         Due = await trees.Due(Today, MostDue, cancel);
     }
 }

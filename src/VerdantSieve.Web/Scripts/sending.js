@@ -2,7 +2,7 @@
 // as forms do.
 (() => {
   const $ = (selector) => document.querySelector(selector);
-  const store = "unsent";
+  const store = "unsent", saved = "saved";
   const patience = 20000;
   const pauses = [1000, 2000, 4000, 8000, 15000];
   const reached = { away: "away", gone: "gone", ours: "ours" };
@@ -74,6 +74,7 @@
       }
       waiting.shift();
       keep();
+      sessionStorage.setItem(saved, JSON.stringify({ page: first.page, when: Date.now() }));
       say();
       if (first.page !== location.pathname) continue;
       if (first.seen === seen()) show(html, address);
@@ -173,6 +174,10 @@
         : "It can’t be reached just now. Nothing recorded is lost; try once more in a moment.";
     });
   document.addEventListener("htmx:afterSwap", () => $("#unreached")?.setAttribute("hidden", ""));
+
+  // A page that was asked for before the last tap was saved does not show it yet.
+  const last = JSON.parse(sessionStorage.getItem(saved) ?? "{}");
+  if (last.page === location.pathname && last.when > performance.timeOrigin) refresh();
 
   addEventListener("online", run);
   document.addEventListener("visibilitychange", () => document.visibilityState === "visible" && run());

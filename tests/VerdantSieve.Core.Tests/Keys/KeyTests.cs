@@ -119,6 +119,47 @@ public class KeyTests
         Assert.Equal(fruit, asked.Contains("stone"));
     }
 
+    // The bud parts the groups, and the bark parts the kinds a little more evenly and more cheaply.
+    private static MadeFlora Grouped(int each, string second = "pale")
+    {
+        var made = new MadeFlora()
+            .States("bark", "grey red", c => c with { Effort = 0.7 })
+            .States("bud", "long short")
+            .States("leaf", "a b c d e f");
+        for (var i = 0; i < 2 * each; i++)
+        {
+            var isDark = i < each - 1;
+            made.Taxon(
+                $"Aus s{i}",
+                $"bark: {(i % 2 == 0 ? "grey" : "red")} / bud: {(isDark ? "long" : "short")} / leaf: {"abcdef"[i % 6]}",
+                taxon => taxon with { Group = isDark ? "dark" : second }
+            );
+        }
+        return made;
+    }
+
+    [Fact]
+    public void In_a_large_genus_the_groups_are_parted_first_and_in_a_small_one_not()
+    {
+        var large = Build(Grouped(5));
+        Assert.Equal("bud", large[1].First.Statements[0].Character.Id);
+        Assert.Equal(["Aus, dark", "Aus, pale"], large[1].Leads.Select(large[1].NarrowsTo).Order());
+        Assert.NotEqual("bud", Build(Grouped(2))[1].First.Statements[0].Character.Id);
+        // Where all are of one group there is none to part.
+        var one = Build(Grouped(5, "dark"));
+        Assert.NotEqual("bud", one[1].First.Statements[0].Character.Id);
+        Assert.All(one[1].Leads, lead => Assert.Null(one[1].NarrowsTo(lead)));
+    }
+
+    [Fact]
+    public void The_words_of_a_key_are_those_its_couplets_use()
+    {
+        var made = new MadeFlora().States("bark", "grey red white").Taxon("Aus a", "bark: grey").Taxon("Aus b", "bark: white");
+        var key = Build(made);
+        var bark = (StateCharacter)Assert.Single(key.Characters);
+        Assert.Equal(["grey", "white"], key.StatesUsed(bark).Select(state => state.Id));
+    }
+
     [Fact]
     public void What_nothing_parts_comes_out_together()
     {

@@ -52,6 +52,48 @@ public class VisitTests
     }
 
     [Fact]
+    public void A_certainty_that_practice_has_measured_is_taken_for_what_it_is_and_shown_as_it_was_said()
+    {
+        var sure = new RawReading("bud") { States = ["green"], Certainty = "sure" };
+        var content = new LookContent
+        {
+            Readings = [sure, new RawReading("bark") { States = ["grey"], Certainty = "guess" }],
+            TakenFor = new Dictionary<Certainty, Certainty> { [Certainty.Sure] = Certainty.Fair },
+            Circumstances = new RawCircumstances { Date = "2026-05-10" },
+        };
+        var asked = LookQuestion.Of(content, Flora);
+        Assert.Equal([Certainty.Fair, Certainty.Guess], asked.Question.Readings.Select(reading => reading.Certainty));
+        Assert.Equal([Certainty.Sure, Certainty.Guess], asked.Own.Select(reading => reading.Certainty));
+        // Another visit keeps to it, and what was said on one where it was not agreed stays as it was.
+        Assert.Equal(content.TakenFor, content.Again(new LocalDate(2026, 10, 3)).TakenFor);
+        var tree = LookQuestion.OfTree(
+            [
+                new Visit("one", content),
+                new Visit("two", new LookContent { Readings = [sure with { Character = "bark", States = ["red"] }] }),
+            ],
+            Flora,
+            new LocalDate(2026, 11, 1)
+        );
+        Assert.Equal(
+            [("bud", Certainty.Fair), ("bark", Certainty.Guess), ("bark", Certainty.Sure)],
+            tree.Readings.Select(reading => (reading.Character, reading.Certainty)).Take(3)
+        );
+    }
+
+    [Fact]
+    public void A_list_goes_with_the_look_and_with_every_visit_after_it()
+    {
+        var content = new LookContent { Among = new KindsListed("Wood", ["Aus primus"]) };
+        Assert.Equal(["Aus primus"], LookQuestion.Of(content, Flora).Question.Among!);
+        var again = content.Again(new LocalDate(2026, 10, 3));
+        Assert.Equal(
+            ["Aus primus"],
+            LookQuestion.OfTree([new Visit("one", content), new Visit("two", again)], Flora, new LocalDate(2026, 11, 1)).Among!
+        );
+        Assert.Null(LookQuestion.Of(new LookContent(), Flora).Question.Among);
+    }
+
+    [Fact]
     public void Of_two_looks_on_one_day_the_one_that_is_open_says_what_was_read()
     {
         var asked = LookQuestion.Of(On("2026-10-03", "bud brown").Content, Flora, [On("2026-10-03", "bud green", "bark grey")]);

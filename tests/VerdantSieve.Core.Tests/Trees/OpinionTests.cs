@@ -47,6 +47,20 @@ public class OpinionTests
     }
 
     [Fact]
+    public void Who_doubted_a_name_does_not_doubt_the_next_one_and_who_gave_another_still_gives_it()
+    {
+        Opinion[] history =
+        [
+            Line("Ann", OpinionKind.Determined, "Aus primus"),
+            Line("Bob", OpinionKind.Doubted, "Aus primus"),
+            Line("Ann", OpinionKind.Determined, "Aus secundus"),
+        ];
+        Assert.False(OpinionStanding.Of(history).IsDisputed);
+        var third = OpinionStanding.Of([.. history, Line("Cleo", OpinionKind.Determined, "Aus tertius")]);
+        Assert.Equal(["Aus secundus"], third.OtherNames);
+    }
+
+    [Fact]
     public void Opened_again_nothing_stands_and_a_remark_changes_nothing()
     {
         var named = Line("Ann", OpinionKind.Determined, "Aus primus");

@@ -2,9 +2,12 @@ using System.Diagnostics;
 using System.Net;
 using Microsoft.EntityFrameworkCore;
 using NodaTime;
+using VerdantSieve.Core.Practising;
 using VerdantSieve.Core.Trees;
+using VerdantSieve.Store.Lists;
 using VerdantSieve.Store.Looks;
 using VerdantSieve.Store.Notebooks;
+using VerdantSieve.Store.Practising;
 using VerdantSieve.Web.People;
 using Xunit;
 
@@ -28,7 +31,7 @@ public sealed class NotebookAccessTests(Application application) : IAsyncLifetim
             await process.WaitForExitAsync();
     }
 
-    private sealed record Things(string Look, string Outing, string Picture);
+    private sealed record Things(string Look, string Outing, string Picture, string List, string Set);
 
     // A look with a picture, and an outing, of somebody who is not here.
     private async Task<Things> Others()
@@ -45,7 +48,19 @@ public sealed class NotebookAccessTests(Application application) : IAsyncLifetim
             look.Id,
             new NewPicture([1], [1], 1, 1, "", null, null)
         );
-        return new Things(look.Id, outing, picture!);
+        var list = await new ListBook(database, SystemClock.Instance, Owner).Begin(
+            "temperate-trees",
+            new ListContent("secret list", "", [new ListedKind("Acer rubrum", "")])
+        );
+        var set = await new PracticeBook(database, SystemClock.Instance, Owner).Begin(
+            "temperate-trees",
+            "secret set",
+            ["Acer rubrum"],
+            [new NamePlant("Acer rubrum", 1)],
+            null,
+            null
+        );
+        return new Things(look.Id, outing, picture!, list, set);
     }
 
     [Fact]
@@ -92,6 +107,10 @@ public sealed class NotebookAccessTests(Application application) : IAsyncLifetim
                     "/outings",
                     "/notebook/enter",
                     "/notebook/season",
+                    "/practice",
+                    "/practice/confusions",
+                    "/practice/answers.csv",
+                    "/lists",
                     "/notebook/out/csv",
                     "/notebook/out/geojson",
                 }
@@ -121,6 +140,8 @@ public sealed class NotebookAccessTests(Application application) : IAsyncLifetim
         template.StartsWith("/look/", StringComparison.Ordinal)
         || template.StartsWith("/tree/", StringComparison.Ordinal)
         || template.StartsWith("/outing/", StringComparison.Ordinal)
+        || template.StartsWith("/list/", StringComparison.Ordinal)
+        || template.StartsWith("/practice/{", StringComparison.Ordinal)
         || template.StartsWith("/pictures/", StringComparison.Ordinal);
 
     private static string At(string template, Things things)
@@ -129,9 +150,11 @@ public sealed class NotebookAccessTests(Application application) : IAsyncLifetim
         {
             "outing" => things.Outing,
             "pictures" => things.Picture,
+            "list" => things.List,
+            "practice" => things.Set,
             _ => things.Look,
         };
-        return System.Text.RegularExpressions.Regex.Replace(template, @"\{id[^}]*\}", id);
+        return System.Text.RegularExpressions.Regex.Replace(template, @"\{id[^}]*\}", id).Replace("{at:int}", "0");
     }
 
     [Fact]
@@ -151,6 +174,16 @@ public sealed class NotebookAccessTests(Application application) : IAsyncLifetim
         // On another device the account has it, and a browser without the account has not.
         using var elsewhere = await Visitor.SignedIn(address, name, "hazel-and-hornbeam-7");
         Assert.Equal(HttpStatusCode.OK, (await elsewhere.Http.GetAsync(look, TestContext.Current.CancellationToken)).StatusCode);
+
+        // A copy of everything has the look in it, and nobody without the account gets one.
+        var copy = await elsewhere.Http.GetByteArrayAsync("/account?handler=Everything", TestContext.Current.CancellationToken);
+        using (var zip = new System.IO.Compression.ZipArchive(new MemoryStream(copy)))
+        using (var json = new StreamReader(zip.GetEntry("notebook.json")!.Open()))
+            Assert.Contains("by the mill", await json.ReadToEndAsync(TestContext.Current.CancellationToken));
+        Assert.Equal(
+            HttpStatusCode.Redirect,
+            (await other.Http.GetAsync("/account?handler=Everything", TestContext.Current.CancellationToken)).StatusCode
+        );
 
         var refused = await elsewhere.Post("/account?handler=Delete", ("old", "not the password"));
         Assert.Equal(HttpStatusCode.UnprocessableEntity, refused.StatusCode);

@@ -12,6 +12,7 @@ using VerdantSieve.Store.Curating;
 using VerdantSieve.Store.Floras;
 using VerdantSieve.Store.Looks;
 using VerdantSieve.Store.Notebooks;
+using VerdantSieve.Store.Practising;
 using VerdantSieve.Web.Curating;
 using VerdantSieve.Web.Pages;
 using VerdantSieve.Web.People;
@@ -41,6 +42,12 @@ public class RouteTests(Application application)
         "/notebook/map",
         "/outing/{id}",
         "/outings",
+        "/practice",
+        "/practice/{id}",
+        "/practice/confusions",
+        "/lists",
+        "/list/{id}",
+        "/class/{id}",
     ];
 
     // The page that explains an error is shown in the place of any other, whatever that was sent with.
@@ -151,6 +158,9 @@ public class RouteTests(Application application)
             .Replace("/look/{id}", $"/look/{look}")
             .Replace("/outing/{id}", "/outing/outspring")
             .Replace("/tree/{id}", $"/tree/{look}")
+            .Replace("/practice/{id}", "/practice/lanternset")
+            .Replace("/practice/{id:regex(^[a-z0-9]+$)}/{at:int}", "/practice/lanternset/0")
+            .Replace("/list/{id}", "/list/lanternwood")
             .Replace("/floras/{id}", "/floras/temperate-trees")
             .Replace("{slug}", "acer-macrophyllum")
             .Replace("{name}", "Acer macrophyllum")
@@ -216,6 +226,7 @@ public class RouteTests(Application application)
         services.AddScoped<FloraLibrary>(_ => null!);
         services.AddScoped<RevisionBook>(_ => null!);
         services.AddScoped<LookBook>(_ => null!);
+        services.AddScoped<PracticeBook>(_ => null!);
         services.AddSingleton<FloraShelf>(_ => null!);
         services.AddSingleton<FloraExports>(_ => null!);
         services.AddSingleton<NodaTime.IClock>(NodaTime.SystemClock.Instance);

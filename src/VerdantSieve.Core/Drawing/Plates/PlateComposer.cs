@@ -31,10 +31,11 @@ public static class PlateComposer
     /// <summary>The plate of a taxon.</summary>
     /// <param name="taxon">The taxon.</param>
     /// <param name="drawn">What of its flora is drawn.</param>
-    public static Plate Of(Taxon taxon, DrawnVocabulary drawn)
+    /// <param name="varied">What its leaves vary by; null for those of the kind’s own plate.</param>
+    public static Plate Of(Taxon taxon, DrawnVocabulary drawn, int? varied = null)
     {
         var form = drawn.FormOf(taxon);
-        var seed = Seed(taxon.Name.Slug);
+        var seed = varied ?? Seed(taxon.Name.Slug);
         var parts = new List<PlatePart>();
         PlateScale? scale = null;
         if (form.IsBroad)

@@ -126,16 +126,21 @@ public static class TreeImport
         IReadOnlyList<KnownTree> there
     )
     {
-        var before = new List<KnownTree>(there);
+        // Twins have one day, so that no row is held against every tree there is.
+        var before = there.GroupBy(known => known.Day ?? default).ToDictionary(day => day.Key, day => day.ToList());
         var rows = new List<ImportedRow>();
         for (var at = 0; at < table.Rows.Count; at++)
         {
             var faults = new List<Fault>();
             var tree = Read(field => columns.TryGetValue(field, out var column) ? table.Rows[at][column].Trim() : "", flora, faults);
-            var twin = faults.Count == 0 ? TwinOf(tree, before) : null;
+            var twin = faults.Count == 0 ? TwinOf(tree, before.GetValueOrDefault(DayOf(tree), [])) : null;
             rows.Add(new ImportedRow(at + 1, faults.Count == 0 ? tree : null, faults, twin));
             if (faults.Count == 0)
-                before.Add(new KnownTree(tree.Tag.Length > 0 ? tree.Tag : $"row {at + 1}", tree.At, tree.Day?.ToDateOnly()));
+            {
+                if (!before.TryGetValue(DayOf(tree), out var ofThatDay))
+                    before[DayOf(tree)] = ofThatDay = [];
+                ofThatDay.Add(new KnownTree(tree.Tag.Length > 0 ? tree.Tag : $"row {at + 1}", tree.At, tree.Day?.ToDateOnly()));
+            }
         }
         return rows;
     }
@@ -200,15 +205,14 @@ public static class TreeImport
         return null;
     }
 
+    private static DateOnly DayOf(ImportedTree tree) => tree.Day?.ToDateOnly() ?? default;
+
     private static string? TwinOf(ImportedTree tree, List<KnownTree> there) =>
         there
             .FirstOrDefault(known =>
-                known.Day == tree.Day?.ToDateOnly()
-                && (
-                    tree.At is { } at && known.At is { } its
-                        ? WalkingOrder.Metres(at, its) <= SameSpot
-                        : tree.Tag.Length > 0 && known.Called == tree.Tag
-                )
+                tree.At is { } at && known.At is { } its
+                    ? WalkingOrder.Metres(at, its) <= SameSpot
+                    : tree.Tag.Length > 0 && known.Called == tree.Tag
             )
             ?.Called;
 }

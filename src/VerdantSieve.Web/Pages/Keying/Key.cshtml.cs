@@ -3,13 +3,15 @@ using VerdantSieve.Core;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Keys;
 using VerdantSieve.Imaging;
+using VerdantSieve.Store.Lists;
+using VerdantSieve.Web.Drawings;
 using VerdantSieve.Web.Keying;
 using VerdantSieve.Web.Shared;
 
 namespace VerdantSieve.Web.Pages.Keying;
 
 /// <summary>A dichotomous key made for a place and a season: as a whole, worked step by step, or as a booklet to print.</summary>
-public sealed class KeyModel(FloraShelf shelf, KeyDesk desk, IWebHostEnvironment host) : FloraPage(shelf)
+public sealed class KeyModel(FloraShelf shelf, KeyDesk desk, ListBook lists, IWebHostEnvironment host) : FloraPage(shelf)
 {
     private const int LongestWay = 80;
 
@@ -38,8 +40,9 @@ public sealed class KeyModel(FloraShelf shelf, KeyDesk desk, IWebHostEnvironment
 
     public IReadOnlyList<string> Codes { get; } = [.. Regions.Codes.OrderBy(Regions.Name, StringComparer.Ordinal)];
 
-    public void OnGet(string? way)
+    public async Task OnGet(string? way, CancellationToken cancel)
     {
+        await FillFromList(cancel);
         if (!Form.IsAsked)
         {
             Form.Region ??= Habits.RegionOf(Request);
@@ -52,21 +55,49 @@ public sealed class KeyModel(FloraShelf shelf, KeyDesk desk, IWebHostEnvironment
         Follow(way.Length > LongestWay ? way[..LongestWay] : way);
     }
 
-    public IActionResult OnGetBooklet()
+    // A list stands in the place of names, as it is now.
+    private async Task FillFromList(CancellationToken cancel)
     {
+        if (Form.List is { Length: > 0 } id && await lists.Find(id, cancel) is { } list)
+            (Form.Names, ListTitle) = (string.Join('\n', list.Content.Kinds.Select(kind => kind.Name)), list.Content.Title);
+    }
+
+    /// <summary>What the list is called that the key is made for; null where it is made for none.</summary>
+    public string? ListTitle { get; private set; }
+
+    public async Task<IActionResult> OnGetBooklet(CancellationToken cancel)
+    {
+        await FillFromList(cancel);
         Make();
         if (Key is not { } key)
             return Page();
-        var built = Path.Combine(host.WebRootPath, "built");
-        var pdf = PdfSheets.Make(
-            KeyBooklet.Of(key, Title, Open),
-            Width,
-            Height,
-            Title,
-            Path.Combine(built, "sheet.ttf"),
-            Path.Combine(built, "sheet-italic.ttf")
-        );
+        var pdf = PdfSheets.Make(KeyBooklet.Of(key, Title, Open, Form.Indented), Width, Height, Title, SheetFaces.Of(host));
         return File(pdf, "application/pdf", "key.pdf");
+    }
+
+    /// <summary>How the key fares with an ordinary observer, which takes a moment to work out.</summary>
+    public async Task<IActionResult> OnGetQuality(CancellationToken cancel)
+    {
+        await FillFromList(cancel);
+        Make();
+        if (Key is not { Couplets.Count: > 0 } key)
+            return NotFound();
+        var region = Regions.Exists(Form.Region ?? "") ? Form.Region : null;
+        return Partial("Keying/_Quality", await Task.Run(() => desk.QualityOf(Open, key, region), cancel));
+    }
+
+    /// <summary>The address of how it fares.</summary>
+    public string Quality => Url.Page("/Keying/Key", "Quality", Asked(null))!;
+
+    /// <summary>The address of the same key with its couplets in the other order.</summary>
+    public string Otherwise
+    {
+        get
+        {
+            var asked = Asked(null);
+            asked["indented"] = Form.Indented ? null : "true";
+            return Url.Page("/Keying/Key", null, asked)!;
+        }
     }
 
     private void Make()
@@ -97,6 +128,9 @@ public sealed class KeyModel(FloraShelf shelf, KeyDesk desk, IWebHostEnvironment
         Trail = trail;
     }
 
+    /// <summary>The group that the way has come down to so far; null where to none.</summary>
+    public string? Within => Trail.Select(step => step.Couplet.NarrowsTo(step.Taken)).LastOrDefault(group => group is not null);
+
     /// <summary>The kinds that are left.</summary>
     public IReadOnlyList<Taxon> Left => Trail.Count > 0 ? Trail[^1].Taken.Taxa : Key?.Taxa ?? [];
 
@@ -108,7 +142,7 @@ public sealed class KeyModel(FloraShelf shelf, KeyDesk desk, IWebHostEnvironment
             var of = Form.Group?.Trim() is { Length: > 0 } group ? group : "trees and shrubs";
             var where = (Form.Names, Form.Region) switch
             {
-                ({ Length: > 0 }, _) => " of a list",
+                ({ Length: > 0 }, _) => $" of {ListTitle ?? "a list"}",
                 (_, { Length: > 0 } region) => $" of {Regions.Name(region)}",
                 _ => "",
             };
@@ -130,8 +164,10 @@ public sealed class KeyModel(FloraShelf shelf, KeyDesk desk, IWebHostEnvironment
         {
             ["region"] = Form.Region,
             ["group"] = Form.Group,
-            ["names"] = Form.Names,
+            ["names"] = Form.List is { Length: > 0 } ? null : Form.Names,
+            ["list"] = Form.List,
             ["season"] = Form.Season,
+            ["indented"] = Form.Indented ? "true" : null,
             ["flora"] = Open.Named,
             ["way"] = way,
         };

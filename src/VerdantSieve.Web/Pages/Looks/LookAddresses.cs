@@ -37,5 +37,9 @@ public sealed class LookAddresses(IUrlHelper url, Look look, OpenFlora open, IAn
     public string Plant(Taxon taxon) => url.Page("/Plants/Plant", new { slug = taxon.Name.Slug, flora = open.Named })!;
 
     /// <inheritdoc/>
+    public string Key(IEnumerable<Taxon> taxa) =>
+        url.Page("/Keying/Key", new { names = string.Join('\n', taxa.Select(taxon => taxon.Name.Text)), flora = open.Named })!;
+
+    /// <inheritdoc/>
     public string? Token => field ??= antiforgery.GetAndStoreTokens(url.ActionContext.HttpContext).RequestToken;
 }

@@ -14,7 +14,7 @@ public sealed class SignInModel(
     UserManager<Person> users,
     IPasswordHasher<Person> hasher,
     SignInDelays delays,
-    TreeBook trees,
+    AccountBook accounts,
     Settings settings
 ) : PageModel
 {
@@ -47,7 +47,7 @@ public sealed class SignInModel(
         {
             delays.Right(address, Name);
             await signIn.SignInAsync(person, isPersistent: true);
-            await TakeOver(HttpContext, trees, person);
+            await TakeOver(HttpContext, accounts, person);
             return LocalRedirect(Back);
         }
         delays.Wrong(address, Name);
@@ -64,11 +64,11 @@ public sealed class SignInModel(
     }
 
     /// <summary>What was begun in this browser without an account moves into the notebook of whoever signs in.</summary>
-    internal static async Task TakeOver(HttpContext http, TreeBook trees, Person person)
+    internal static async Task TakeOver(HttpContext http, AccountBook accounts, Person person)
     {
         if (Readers.GuestOf(http, make: false) is not { } guest)
             return;
-        await trees.Claim(guest, person.Id);
+        await accounts.Claim(guest, person.Id);
         Readers.Forget(http);
     }
 

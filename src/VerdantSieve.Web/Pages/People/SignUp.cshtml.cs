@@ -9,7 +9,7 @@ using VerdantSieve.Web.People;
 namespace VerdantSieve.Web.Pages.People;
 
 /// <summary>Makes an account.</summary>
-public sealed class SignUpModel(SignInManager<Person> signIn, UserManager<Person> users, TreeBook trees) : PageModel
+public sealed class SignUpModel(SignInManager<Person> signIn, UserManager<Person> users, AccountBook accounts) : PageModel
 {
     private const int LongestName = 40,
         LongestShown = 60;
@@ -48,7 +48,7 @@ public sealed class SignUpModel(SignInManager<Person> signIn, UserManager<Person
             return Refused();
         }
         await signIn.SignInAsync(person, isPersistent: true);
-        await SignInModel.TakeOver(HttpContext, trees, person);
+        await SignInModel.TakeOver(HttpContext, accounts, person);
         return LocalRedirect(Back);
     }
 

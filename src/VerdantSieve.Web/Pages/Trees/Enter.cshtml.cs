@@ -12,7 +12,8 @@ using VerdantSieve.Web.Shared;
 
 namespace VerdantSieve.Web.Pages.Trees;
 
-/// <summary>A filled sheet entered on one page, in words: each line becomes a visit to its tree.</summary>
+/// <summary>A filled sheet entered on one page, in words: each line becomes a visit to its tree. The
+/// trees of the sheet, or else the open ones first, those last touched at the head.</summary>
 public sealed class EnterModel(OpenTrees open, TreeBook trees, LookBook looks, FloraShelf shelf) : PageModel
 {
     private const int MostLines = 200,
@@ -22,6 +23,9 @@ public sealed class EnterModel(OpenTrees open, TreeBook trees, LookBook looks, F
     public sealed record Line(string Id, string Called, string Said, string? LookId, string Kept, string Left);
 
     public IReadOnlyList<Line> Lines { get; private set; } = [];
+
+    /// <summary>How many trees have no line here.</summary>
+    public int Others { get; private set; }
     public string Date { get; private set; } = "";
     public string Observer { get; private set; } = "";
     public string? Problem { get; private set; }
@@ -29,16 +33,21 @@ public sealed class EnterModel(OpenTrees open, TreeBook trees, LookBook looks, F
     /// <summary>How many visits were kept just now.</summary>
     public int Kept => Lines.Count(line => line.LookId is not null);
 
-    public async Task OnGet(CancellationToken cancel)
+    public async Task OnGet(string[] tree, CancellationToken cancel)
     {
         Date = LocalDatePattern.Iso.Format(open.Today);
-        Lines = [.. (await Offered(cancel)).Select(tree => new Line(tree.Id, tree.Called, "", null, "", ""))];
+        var known = await Known(cancel);
+        var offered = tree.Where(known.ContainsKey).Distinct().Select(id => known[id]).ToArray();
+        if (offered.Length == 0)
+            offered = [.. known.Values.OrderByDescending(one => one.IsOpen).ThenByDescending(one => one.Changed)];
+        Lines = [.. offered.Take(MostLines).Select(one => new Line(one.Id, one.Called, "", null, "", ""))];
+        Others = known.Count - Lines.Count;
     }
 
     public async Task<IActionResult> OnPost(string? date, string? observer, string[] tree, string[] said, CancellationToken cancel)
     {
         (Date, Observer) = (date?.Trim() ?? "", observer?.Trim() ?? "");
-        var known = (await Offered(cancel)).ToDictionary(one => one.Id);
+        var known = await Known(cancel);
         var typed = tree.Zip(said, (id, words) => (Id: id, Words: words ?? ""))
             .Where(line => known.ContainsKey(line.Id))
             .Take(MostLines)
@@ -76,33 +85,30 @@ public sealed class EnterModel(OpenTrees open, TreeBook trees, LookBook looks, F
         var left = string.Join(", ", heard.Left.Select(rest => rest.Text));
         if (readings.Length == 0)
             return new Line(id, called, words, null, "", left.Length > 0 ? left : words);
+        var kept = string.Join("; ", readings.Select(reading => Wording.Of(reading, flora.Flora, Units.Of(Request))));
+        // A page that is sent twice, since its answer was lost, makes one visit of each line.
+        string? there = null;
         var look = await looks.Visit(
             id,
             last =>
-                new LookContent
+            {
+                var before = LookQuestion.Of(last, flora.Flora).Own.Select(reading => Wording.Of(reading, flora.Flora, Units.Of(Request)));
+                if (last.Circumstances.Date == LocalDatePattern.Iso.Format(day) && string.Join("; ", before) == kept)
                 {
-                    Place = last.Place,
-                    Observer = Observer.Length > 0 ? Observer : last.Observer,
-                    School = last.School,
-                    AllowedDisagreements = last.AllowedDisagreements,
-                    Circumstances = last.Circumstances with { Date = LocalDatePattern.Iso.Format(day), Stage = heard.Stage?.Word() },
-                }.With(readings)
+                    there = kept;
+                    return null;
+                }
+                var again = last.Again(day).With(readings);
+                return again with
+                {
+                    Observer = Observer.Length > 0 ? Observer : again.Observer,
+                    Circumstances = again.Circumstances with { Stage = heard.Stage?.Word() },
+                };
+            }
         );
-        return new Line(
-            id,
-            called,
-            left,
-            look?.Id,
-            string.Join("; ", readings.Select(reading => Wording.Of(reading, flora.Flora, Units.Of(Request)))),
-            left
-        );
+        return new Line(id, called, left, look?.Id, there is null ? kept : $"{kept} (already there)", left);
     }
 
-    // The open trees first, then the rest.
-    private async Task<IReadOnlyList<TreePoint>> Offered(CancellationToken cancel) =>
-        [
-            .. (await trees.Points(shelf.Shipped.Flora.About.Id, cancel: cancel))
-                .OrderBy(tree => tree.Name is not null && !tree.IsDisputed)
-                .Take(MostLines),
-        ];
+    private async Task<IReadOnlyDictionary<string, TreePoint>> Known(CancellationToken cancel) =>
+        (await trees.Points(shelf.Shipped.Flora.About.Id, cancel: cancel)).ToDictionary(tree => tree.Id);
 }

@@ -64,7 +64,7 @@ public sealed class OutingModel(OutingBook outings, TreeBook trees, LookBook loo
             Longitude = Given(longitude),
             Elevation = Given(elevation),
         };
-        var content = new LookContent
+        var content = Habits.NewLook(Request) with
         {
             Place = Short(place ?? outing.About.Title),
             Observer = Short(outing.About.Who.Split(',')[0].Trim()),
@@ -79,11 +79,7 @@ public sealed class OutingModel(OutingBook outings, TreeBook trees, LookBook loo
         };
         if (string.IsNullOrEmpty(tree))
             return To(await looks.Start(shelf.Shipped.Flora.About.Id, content, outing: id));
-        var look = await looks.Visit(
-            tree,
-            last => content with { Place = last.Place, Circumstances = last.Circumstances with { Date = where.Date, Stage = null } },
-            id
-        );
+        var look = await looks.Visit(tree, last => last.Again(today) with { Observer = content.Observer }, id);
         return look is null ? NotFound() : To(look);
     }
 
@@ -145,9 +141,9 @@ public sealed class OutingModel(OutingBook outings, TreeBook trees, LookBook loo
         if (!await Load(id, cancel))
             return NotFound();
         var text = GpxFiles.Write(
-            View.Trees.Select(tree => new GpxPlace(NotebookFiles.CalledToOthers(tree), NotebookFiles.Told(tree)!.Value, tree.Name ?? "")),
+            View.Trees.Select(tree => new GpxPlace(tree.CalledToOthers, NotebookFiles.Told(tree)!.Value, tree.Name ?? "")),
             // A way that leads to a tree which is not told of tells of it.
-            View.Trees.Any(NotebookFiles.IsBlurred)
+            View.Trees.Any(tree => tree.IsSensitive)
                 ? []
                 :
                 [

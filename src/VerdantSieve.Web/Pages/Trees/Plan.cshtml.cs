@@ -15,8 +15,7 @@ namespace VerdantSieve.Web.Pages.Trees;
 public sealed class PlanModel(OpenTrees open, TreeBook trees, IClock clock) : PageModel
 {
     // A request that can wait so long for a small plan need not be sent twice.
-    private static readonly TimeSpan Patience = TimeSpan.FromMilliseconds(400),
-        Glance = TimeSpan.FromMilliseconds(20);
+    private static readonly TimeSpan Patience = TimeSpan.FromMilliseconds(400);
 
     private const int DaysOfAWeek = 7;
 
@@ -51,8 +50,7 @@ public sealed class PlanModel(OpenTrees open, TreeBook trees, IClock clock) : Pa
     public async Task OnGet(CancellationToken cancel)
     {
         (Plan, Trees) = await open.Plan(cancel);
-        for (var waited = TimeSpan.Zero; waited < Patience && IsBusy; waited += Glance)
-            await Task.Delay(Glance, cancel);
+        await Plan.Wait(Patience, cancel);
         if (Plan.Outings is not null)
             await trees.KeepDue(
                 Plan.Trees.Where(tree => tree.Year.BestSpan() is not null)
@@ -75,8 +73,7 @@ public sealed class PlanModel(OpenTrees open, TreeBook trees, IClock clock) : Pa
     public async Task<IActionResult> OnGetCalendar(CancellationToken cancel)
     {
         await OnGet(cancel);
-        while (IsBusy)
-            await Task.Delay(Patience, cancel);
+        await Plan.Wait(Timeout.InfiniteTimeSpan, cancel);
         var written = OutingCalendar.Write((Plan.Outings ?? []).Select(Entry), clock.GetCurrentInstant());
         return File(System.Text.Encoding.UTF8.GetBytes(written), OutingCalendar.MediaType, "outings.ics");
     }
@@ -87,14 +84,14 @@ public sealed class PlanModel(OpenTrees open, TreeBook trees, IClock clock) : Pa
             outing.Day,
             DaysOfAWeek,
             $"Visit {Count(outing.Visits.Count, "tree")}: "
-                + $"{Wording.Join([.. outing.Visits.Take(3).Select(visit => NotebookFiles.CalledToOthers(Trees[visit.Tree.Id]))], "and")}"
+                + $"{Wording.Join([.. outing.Visits.Take(3).Select(visit => Trees[visit.Tree.Id].CalledToOthers)], "and")}"
                 + $"{(outing.Visits.Count > 3 ? " and others" : "")}",
             PlaceOf(outing),
             string.Join(
                 "\n",
                 [
                     .. outing.Visits.Select(visit =>
-                        $"{NotebookFiles.CalledToOthers(Trees[visit.Tree.Id])}: "
+                        $"{Trees[visit.Tree.Id].CalledToOthers}: "
                         + $"{string.Join(", ", visit.Ahead.Looks.Take(4).Select(look => look.Character.Label))} (settles "
                         + $"it {Say.Percent(visit.Ahead.Settles)})"
                         + (visit.Ahead.Care is { } care ? $". Look, and don’t touch: {care.CommonName} is still possible" : "")
@@ -106,7 +103,7 @@ public sealed class PlanModel(OpenTrees open, TreeBook trees, IClock clock) : Pa
 
     // Where a sensitive tree stands is told to no calendar.
     private string PlaceOf(PlannedOuting outing) =>
-        outing.Visits.Select(visit => Trees[visit.Tree.Id]).FirstOrDefault(tree => !NotebookFiles.IsBlurred(tree))?.Place ?? "";
+        outing.Visits.Select(visit => Trees[visit.Tree.Id]).FirstOrDefault(tree => !tree.IsSensitive)?.Place ?? "";
 
     private static string Count(int number, string what) => number == 1 ? $"one {what}" : $"{number} {what}s";
 

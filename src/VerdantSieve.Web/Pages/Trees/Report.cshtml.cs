@@ -4,6 +4,7 @@ using VerdantSieve.Core.Drawing;
 using VerdantSieve.Imaging;
 using VerdantSieve.Store.Notebooks;
 using VerdantSieve.Views.Drawings;
+using VerdantSieve.Web.Drawings;
 using VerdantSieve.Web.Notebooks;
 
 namespace VerdantSieve.Web.Pages.Trees;
@@ -36,7 +37,6 @@ public sealed class ReportModel(
     {
         if (!await Load(id, cancel))
             return NotFound();
-        var built = Path.Combine(host.WebRootPath, "built");
         var images = new Dictionary<string, IReadOnlyList<byte[]>>();
         foreach (var tree in Trees)
         {
@@ -47,14 +47,7 @@ public sealed class ReportModel(
             images[tree.Tree.Id] = shown;
         }
         var pages = ReportSheets.Of(Outing, View, [.. Trees.Select(tree => (Called[tree.Tree.Id], tree))], images);
-        var pdf = PdfSheets.Make(
-            pages,
-            PlateSvg.SheetWidth,
-            PlateSvg.SheetHeight,
-            Outing.About.Title,
-            Path.Combine(built, "sheet.ttf"),
-            Path.Combine(built, "sheet-italic.ttf")
-        );
+        var pdf = PdfSheets.Make(pages, PlateSvg.SheetWidth, PlateSvg.SheetHeight, Outing.About.Title, SheetFaces.Of(host));
         return File(pdf, "application/pdf", "outing.pdf");
     }
 
@@ -65,12 +58,10 @@ public sealed class ReportModel(
         Outing = outing;
         var points = await trees.Points(outing: id, cancel: cancel);
         // A report goes to others: where a tree stands that is not told of stands on no map of it, and neither does the way there.
-        var told = points
-            .Select(point => NotebookFiles.IsBlurred(point) ? point with { Latitude = null, Longitude = null } : point)
-            .ToArray();
-        var tellsTheWay = !points.Any(NotebookFiles.IsBlurred);
+        var told = points.Select(point => point.IsSensitive ? point with { Latitude = null, Longitude = null } : point).ToArray();
+        var tellsTheWay = !points.Any(tree => tree.IsSensitive);
         View = new GroundView(told, tellsTheWay ? [OutingModel.WayOf(outing)] : [], tree => $"#tree-{tree.Id}");
-        Called = points.ToDictionary(point => point.Id, NotebookFiles.CalledToOthers);
+        Called = points.ToDictionary(point => point.Id, point => point.CalledToOthers);
         var found = new List<TreeView>();
         foreach (var point in View.Trees.Concat(View.Unplaced))
             if (await trees.Find(point.Id, cancel) is { } tree && await shelf.Take(tree.FloraId) is { } flora)

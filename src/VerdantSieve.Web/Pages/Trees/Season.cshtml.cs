@@ -1,6 +1,6 @@
 using Microsoft.AspNetCore.Mvc.RazorPages;
-using VerdantSieve.Core.Botany;
-using VerdantSieve.Core.Sieving;
+using NodaTime;
+using NodaTime.Extensions;
 using VerdantSieve.Core.Trees;
 using VerdantSieve.Store.Notebooks;
 using VerdantSieve.Web.Drawings;
@@ -8,7 +8,7 @@ using VerdantSieve.Web.Drawings;
 namespace VerdantSieve.Web.Pages.Trees;
 
 /// <summary>What the season came to: what, where and when; what was taken for what; how certain determinations fared.</summary>
-public sealed class SeasonModel(TreeBook trees, FloraShelf shelf) : PageModel
+public sealed class SeasonModel(TreeBook trees, FloraShelf shelf, IClock clock) : PageModel
 {
     private const int MostTrees = 1000;
 
@@ -16,7 +16,7 @@ public sealed class SeasonModel(TreeBook trees, FloraShelf shelf) : PageModel
     public IReadOnlyList<CharacterSlips> Slips { get; private set; } = [];
 
     /// <summary>Determinations that the sieve would make otherwise today, with why.</summary>
-    public IReadOnlyList<(TreePoint Tree, string Stands, string Now, string Why)> Changed { get; private set; } = [];
+    public IReadOnlyList<(TreePoint Tree, ChangedOpinion Changed)> Changed { get; private set; } = [];
 
     public int Trees { get; private set; }
 
@@ -32,43 +32,30 @@ public sealed class SeasonModel(TreeBook trees, FloraShelf shelf) : PageModel
         );
         Trees = points.Length;
         Overview = new SeasonOverview([.. season.Values], open.Flora);
-        var answers = season
-            .Where(pair => pair.Value.History.Count > 0)
-            .ToDictionary(pair => pair.Value, pair => AnswerOf(pair.Value, open));
+        var answers = points
+            .Where(point => season[point.Id].History.Count > 0)
+            .ToDictionary(
+                point => season[point.Id],
+                point =>
+                    open.Sieve.Ask(
+                        LookQuestion.OfTree(
+                            season[point.Id].Visits,
+                            open.Flora,
+                            clock.InTzdbSystemDefaultZone().GetCurrentDate(),
+                            rest[point.Id].Details.Sex
+                        )
+                    )
+            );
         Slips = Overview.Slips((tree, kind) => answers[tree].Candidates.First(candidate => candidate.Taxon.Name == kind.Name).Held);
         Changed =
         [
-            .. points
-                .Where(point => season[point.Id].History.Count > 0)
-                .Select(point => ChangeOf(point, season[point.Id], answers[season[point.Id]], open))
-                .OfType<(TreePoint, string, string, string)>(),
+            .. from point in points
+            where answers.ContainsKey(season[point.Id])
+            let tree = season[point.Id]
+            let changed = ChangedOpinion.Of(OpinionStanding.Of(tree.History), answers[tree], open.Flora)
+            where changed is not null
+            select (point, changed),
         ];
-    }
-
-    private static SieveAnswer AnswerOf(SeasonTree tree, OpenFlora open) =>
-        open.Sieve.Ask(
-            LookQuestion.OfTree(tree.Visits, open.Flora, tree.Visits is [.., { Day: { } day }] ? day : new NodaTime.LocalDate(2026, 6, 15))
-        );
-
-    private static (TreePoint, string, string, string)? ChangeOf(TreePoint point, SeasonTree tree, SieveAnswer answer, OpenFlora open)
-    {
-        var now = answer.Determination;
-        // What the sieve can only say less of is no other opinion.
-        if (
-            OpinionStanding.Of(tree.History).Stands is not { } stands
-            || answer.Question.Readings.Count == 0
-            || now.Rank is null
-            || now.Name == stands.Name
-            || open.Flora.FindTaxon(stands.Name) is { } kind
-                && (now.Name == kind.Name.Genus || now.Name == kind.Family || now.Name == kind.Group || now.Name == kind.Aggregate)
-        )
-            return null;
-        var edition = open.Flora.About.Edition;
-        var why =
-            stands.FloraEdition == edition
-                ? "more has been read since, or the observer named it otherwise"
-                : $"the flora went from edition {stands.FloraEdition} to {edition}";
-        return (point, stands.Written, $"{now.Name}, {Say.Chance(now.Probability)}", why);
     }
 
     public string Sentence =>

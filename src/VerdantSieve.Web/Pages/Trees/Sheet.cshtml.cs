@@ -10,8 +10,6 @@ namespace VerdantSieve.Web.Pages.Trees;
 /// <summary>A sheet to take along: the trees of an outing with what is worth reading, drawn, and room to write.</summary>
 public sealed class SheetModel(OpenTrees open, FloraShelf shelf) : PageModel
 {
-    private static readonly TimeSpan Glance = TimeSpan.FromMilliseconds(50);
-
     /// <summary>How many looks stand on the sheet for each tree, and how many states are drawn of one.</summary>
     public const int LooksShown = 5,
         StatesShown = 8;
@@ -26,11 +24,14 @@ public sealed class SheetModel(OpenTrees open, FloraShelf shelf) : PageModel
     public int At { get; private set; }
     public IReadOnlyDictionary<string, TreePoint> Trees { get; private set; } = null!;
 
+    /// <summary>Where the filled sheet is entered: its trees, in its order.</summary>
+    public string Entry =>
+        "/notebook/enter" + QueryString.Create(Outing!.Visits.Select(visit => KeyValuePair.Create("tree", (string?)visit.Tree.Id)));
+
     public async Task OnGet(int outing = 0, CancellationToken cancel = default)
     {
         (var plan, Trees) = await open.Plan(cancel);
-        while (plan.Outings is null && plan.Trouble is null)
-            await Task.Delay(Glance, cancel);
+        await plan.Wait(Timeout.InfiniteTimeSpan, cancel);
         Outings = plan.Outings ?? [];
         At = Math.Clamp(outing, 0, Math.Max(0, Outings.Count - 1));
         Outing = Outings.Count > 0 ? Outings[At] : null;

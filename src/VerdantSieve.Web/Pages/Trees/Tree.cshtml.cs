@@ -2,7 +2,6 @@ using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 using NodaTime;
 using NodaTime.Extensions;
-using NodaTime.Text;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Core.Planning;
 using VerdantSieve.Core.Trees;
@@ -45,19 +44,7 @@ public sealed class TreeModel(
     {
         if (await shelf.Take((await trees.Find(id))?.FloraId) is not { })
             return NotFound();
-        var today = LocalDatePattern.Iso.Format(Today);
-        // Where it stands stays the same; what is read is read anew.
-        var look = await looks.Visit(
-            id,
-            last => new LookContent
-            {
-                Place = last.Place,
-                Observer = last.Observer,
-                School = last.School,
-                AllowedDisagreements = last.AllowedDisagreements,
-                Circumstances = last.Circumstances with { Date = today, Stage = null },
-            }
-        );
+        var look = await looks.Visit(id, last => last.Again(Today));
         return look is null ? NotFound() : RedirectToPage("/Looks/Look", new { id = look.Id });
     }
 
