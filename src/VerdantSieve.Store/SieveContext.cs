@@ -24,6 +24,7 @@ public sealed class SieveContext(DbContextOptions<SieveContext> options) : Ident
     public DbSet<TreeRow> Trees => Set<TreeRow>();
     public DbSet<OpinionRow> Opinions => Set<OpinionRow>();
     public DbSet<OutingRow> Outings => Set<OutingRow>();
+    public DbSet<MapRow> Maps => Set<MapRow>();
     public DbSet<PictureRow> Pictures => Set<PictureRow>();
     public DbSet<LetterRow> Letters => Set<LetterRow>();
     public DbSet<ShareRow> Shares => Set<ShareRow>();
@@ -116,6 +117,11 @@ public sealed class SieveContext(DbContextOptions<SieveContext> options) : Ident
             outing.HasKey(row => row.Id);
             outing.HasIndex(row => row.Owner);
             outing.Property(row => row.Track).AsJson();
+        });
+        model.Entity<MapRow>(map =>
+        {
+            map.HasKey(row => row.Id);
+            map.HasIndex(row => row.Owner);
         });
         model.Entity<PictureRow>(picture =>
         {

@@ -66,10 +66,14 @@ public static class Services
         services.AddScoped<OpinionBook>();
         services.AddScoped<AccountBook>();
         services.AddScoped<OutingBook>();
+        services.AddScoped<MapBook>();
         services.AddScoped<PictureBook>();
         services.AddScoped<ListBook>();
         services.AddScoped<PracticeBook>();
         services.AddScoped<PracticeDesk>();
+        services.AddMemoryCache();
+        services.AddScoped<GroundDesk>();
+        services.AddScoped<SeasonDesk>();
         services.AddScoped<OpenTrees>();
         services.AddScoped<NotebookFiles>();
         services.AddSingleton<PlanDesk>();

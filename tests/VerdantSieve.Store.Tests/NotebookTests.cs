@@ -1,6 +1,7 @@
 using Microsoft.EntityFrameworkCore;
 using NodaTime;
 using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Formats.Notebook;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Core.Seasons;
 using VerdantSieve.Core.Trees;
@@ -298,6 +299,145 @@ public class NotebookTests(TestDatabase store)
         await trees.Empty();
         Assert.Null(await trees.Find(gone));
         Assert.NotNull(await trees.Find(kept));
+    }
+
+    [Fact]
+    public async Task A_map_is_its_owners_alone_and_comes_back_after_it_was_thrown_away()
+    {
+        await using var database = store.Open();
+        var (owner, other) = (Someone(Guid.NewGuid().ToString()), Someone(Guid.NewGuid().ToString()));
+        MapBook Maps(Reader reader) => new(database, clock, reader);
+        const string File = """
+            {"type":"FeatureCollection","features":[{"type":"Feature","properties":{"kind":"path"},
+             "geometry":{"type":"LineString","coordinates":[[7,50],[7.01,50.02]]}}]}
+            """;
+        var id = (await Maps(owner).Add(GroundMap.Read("Marsh", "", File).Value, File)).Value;
+        Assert.Equal(new MapEntry(id, "Marsh", new GroundExtent(50, 7, 50.02, 7.01), false), (await Maps(owner).List()).Single());
+        Assert.Equal(File, await Maps(owner).File(id));
+        Assert.Empty(await Maps(other).List());
+        Assert.Null(await Maps(other).Find(id));
+        Assert.Null(await Maps(other).File(id));
+        Assert.False(await Maps(other).Discard(id, true));
+
+        Assert.True(await Maps(owner).Discard(id, true));
+        Assert.Empty(await Maps(owner).List());
+        Assert.True((await Maps(owner).Find(id))!.IsDiscarded);
+        clock.Now += Duration.FromDays(29);
+        await Trees(database, owner).Empty();
+        Assert.True(await Maps(owner).Discard(id, false));
+        Assert.Single(await Maps(owner).List());
+        await Maps(owner).Discard(id, true);
+        clock.Now += Duration.FromDays(31);
+        await Trees(database, owner).Empty();
+        Assert.Null(await Maps(owner).Find(id));
+    }
+
+    [Fact]
+    public async Task More_maps_than_anybody_needs_are_refused()
+    {
+        await using var database = store.Open();
+        var maps = new MapBook(database, clock, Someone(Guid.NewGuid().ToString()));
+        var map = new GroundMap("Marsh", [], new GroundExtent(50, 7, 50.1, 7.1));
+        for (var one = 0; one < MapBook.Most; one++)
+            Assert.True((await maps.Add(map, "{}")).Has(out _));
+        Assert.Equal("file", (await maps.Add(map, "{}")).Faults.Single().At);
+        await maps.Discard((await maps.List())[0].Id, true);
+        Assert.True((await maps.Add(map, "{}")).Has(out _));
+    }
+
+    [Fact]
+    public async Task The_mark_of_trees_changes_with_anything_of_them_and_with_nothing_else()
+    {
+        await using var database = store.Open();
+        var owner = Someone(Guid.NewGuid().ToString());
+        var (looks, trees) = (Looks(database, owner), Trees(database, owner));
+        var (tree, other) = (await ATree(owner), await ATree(owner));
+        var marks = new List<string> { await trees.MarkOf([tree]) };
+        async Task After(Func<Task> change)
+        {
+            clock.Now += Duration.FromMinutes(1);
+            await change();
+            marks.Add(await trees.MarkOf([tree]));
+        }
+        await After(() => looks.Visit(tree, last => last));
+        // A visit that is not the newest counts, too.
+        await After(() => looks.Change(tree, "noted", content => content with { Notes = "bark peels" }));
+        await After(() => looks.Move(tree, -1));
+        await After(() => looks.Discard(tree, true));
+        await After(() => Opinions(database, owner).Add(tree, Line(OpinionKind.Remarked, reasons: "look again")));
+        var line = (await trees.Find(tree))!.History[^1].Id;
+        await After(() => Opinions(database, owner).Withdraw(tree, line, true));
+        await After(() => trees.Place(tree, new Position(45, -123, 9)));
+        Assert.Equal(marks.Count, marks.Distinct().Count());
+
+        clock.Now += Duration.FromMinutes(1);
+        await looks.Change(other, "noted", content => content with { Notes = "another tree" });
+        Assert.Equal(marks[^1], await trees.MarkOf([tree]));
+        Assert.NotEqual(marks[^1], await trees.MarkOf([tree, other]));
+    }
+
+    [Fact]
+    public async Task What_is_sent_twice_since_its_answer_was_lost_is_begun_once()
+    {
+        await using var database = store.Open();
+        var owner = Someone(Guid.NewGuid().ToString());
+        var (looks, sent) = (Looks(database, owner), Guid.NewGuid());
+        var first = await looks.Start("temperate-trees", Begun, sent: sent);
+        Assert.Equal(first.Id, (await looks.Start("temperate-trees", Begun, sent: sent)).Id);
+        // Whoever goes back to the page and begins another has gone on with the first, or says another place.
+        Assert.NotEqual(first.Id, (await looks.Start("temperate-trees", Begun with { Place = "elsewhere" }, sent: sent)).Id);
+        await looks.Change(first.Id, "noted", content => content with { Notes = "gone on with" });
+        Assert.NotEqual(first.Id, (await looks.Start("temperate-trees", Begun, sent: sent)).Id);
+        // Another's page may call its own the same.
+        var other = Looks(database, Someone(Guid.NewGuid().ToString()));
+        Assert.NotEqual(first.Id, (await other.Start("temperate-trees", Begun, sent: sent)).Id);
+    }
+
+    [Fact]
+    public async Task A_visit_that_is_sent_twice_is_made_once_and_a_second_visit_is_another()
+    {
+        await using var database = store.Open();
+        var owner = Someone(Guid.NewGuid().ToString());
+        var (looks, tree, sent) = (Looks(database, owner), await ATree(owner), Guid.NewGuid());
+        var visit = (await looks.Visit(tree, last => last, sent: sent))!;
+        Assert.Equal(visit.Id, (await looks.Visit(tree, last => last, sent: sent))!.Id);
+        Assert.NotEqual(visit.Id, (await looks.Visit(tree, last => last, sent: Guid.NewGuid()))!.Id);
+        Assert.Equal(3, (await Trees(database, owner).Find(tree))!.Visits.Count);
+    }
+
+    [Fact]
+    public async Task What_is_said_twice_in_one_breath_is_said_once()
+    {
+        await using var database = store.Open();
+        var owner = Someone(Guid.NewGuid().ToString());
+        var (opinions, tree) = (Opinions(database, owner), await ATree(owner));
+        var remark = Line(OpinionKind.Remarked, reasons: "Bark peels.");
+        async Task<int> Lines() => (await Trees(database, owner).Find(tree))!.History.Count;
+        Assert.True(await opinions.Add(tree, remark));
+        Assert.True(await opinions.Add(tree, remark));
+        Assert.Equal(1, await Lines());
+        Assert.True(await opinions.Add(tree, remark with { Reasons = "Bark peels in strips." }));
+        Assert.True(await opinions.Add(tree, remark));
+        Assert.Equal(3, await Lines());
+        // What was taken back can be said again.
+        await opinions.Withdraw(tree, (await Trees(database, owner).Find(tree))!.History[^1].Id, true);
+        Assert.True(await opinions.Add(tree, remark));
+        Assert.Equal(4, await Lines());
+    }
+
+    [Fact]
+    public async Task Points_of_a_way_that_are_sent_twice_are_walked_once()
+    {
+        await using var database = store.Open();
+        var outings = new OutingBook(database, clock, Someone(Guid.NewGuid().ToString()));
+        var id = await outings.Begin(new OutingAbout("Round the pond", null, "", "", "", ""));
+        TrackPoint At(double north) => new(north, -123, 90, clock.Now.ToDateTimeOffset());
+        await outings.Walk(id, [At(45.1), At(45.2)]);
+        await outings.Walk(id, [At(45.1), At(45.2)]);
+        Assert.Equal(2, (await outings.Find(id))!.Track.Count);
+        await outings.Walk(id, [At(45.2), At(45.3)]);
+        await outings.Walk(id, [At(45.1), At(45.2)]);
+        Assert.Equal([45.1, 45.2, 45.2, 45.3, 45.1, 45.2], (await outings.Find(id))!.Track.Select(point => point.Latitude));
     }
 
     [Fact]

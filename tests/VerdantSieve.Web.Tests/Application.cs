@@ -199,8 +199,15 @@ public sealed class Browser : IDisposable
     {
         var browser = (scripts ? Idle : IdleWithoutScripts).TryTake(out var idle) ? idle : new Browser(scripts);
         browser.address = address;
+        browser.Resize(width, height, dark);
+        return browser;
+    }
+
+    /// <summary>Makes the window another one: of another size, or dark.</summary>
+    public void Resize(int width, int height, bool dark)
+    {
         // The window has a least width of its own; a phone's is set as a device's.
-        browser.Device(
+        Device(
             "Emulation.setDeviceMetricsOverride",
             ("width", width),
             ("height", height),
@@ -208,8 +215,7 @@ public sealed class Browser : IDisposable
             ("mobile", width < 600)
         );
         var scheme = new Dictionary<string, object?> { ["name"] = "prefers-color-scheme", ["value"] = dark ? "dark" : "light" };
-        browser.Device("Emulation.setEmulatedMedia", ("media", ""), ("features", new object[] { scheme }));
-        return browser;
+        Device("Emulation.setEmulatedMedia", ("media", ""), ("features", new object[] { scheme }));
     }
 
     /// <summary>Closes all.</summary>

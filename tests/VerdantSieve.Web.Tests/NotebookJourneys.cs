@@ -90,6 +90,68 @@ public partial class NotebookJourneys(Application application)
     }
 
     [Fact]
+    public void A_map_of_ones_own_lies_under_the_trees_that_stand_on_it()
+    {
+        using var browser = application.Open();
+        LookJourneys.Start(browser, "in the marsh");
+        var id = LookOf(browser);
+        var file = Path.Combine(Path.GetTempPath(), $"heron-marsh-{Guid.NewGuid():N}.geojson");
+        string Ground(string position) =>
+            $$$"""
+                {"type":"FeatureCollection","features":[
+                  {"type":"Feature","properties":{"leisure":"nature_reserve","name":"Heron Marsh"},
+                   "geometry":{"type":"Polygon","coordinates":[[[7.10,51.20],[7.12,51.20],[7.12,51.21],[7.10,51.20]]]}},
+                  {"type":"Feature","properties":{"natural":"water","name":"Heron Pool"},
+                   "geometry":{"type":"Polygon","coordinates":[[[7.11,51.202],[7.112,51.202],{{{position}}},[7.11,51.202]]]}}]}
+                """;
+        try
+        {
+            // Metres in the place of degrees are the usual mistake.
+            browser.Go("/notebook/map");
+            File.WriteAllText(file, Ground("[365000,5673000]"));
+            browser.Find("[name=file]").SendKeys(file);
+            browser.Find("[name=title]").SendKeys("The marsh");
+            browser.Click("form[action*='handler=Load'] .button");
+            browser.Await(() => browser.Has("#mapproblem"), "the map was not refused");
+            Assert.Contains("no degrees", browser.Text("#mapproblem"));
+            Assert.Equal("The marsh", browser.Find("[name=title]").GetAttribute("value"));
+
+            File.WriteAllText(file, Ground("[7.112,51.204]"));
+            browser.Find("[name=file]").SendKeys(file);
+            browser.Click("form[action*='handler=Load'] .button");
+            browser.Await(() => browser.Text("h1") == "The marsh", "the map was not taken");
+        }
+        finally
+        {
+            File.Delete(file);
+        }
+        Assert.Contains("Heron Pool", browser.Text(".groundmap:not(.inkey)"));
+
+        // A tree is put on it by a tap, and the map lies under it from then on.
+        browser.Go($"/notebook/map?place={id}");
+        browser.Driver.FindElement(By.LinkText("The marsh")).Click();
+        browser.Await(() => browser.At.Contains("map="), "the map was not chosen");
+        new OpenQA.Selenium.Interactions.Actions(browser.Driver)
+            .MoveToElement(browser.Find(".placing input[type=image]"))
+            .Click()
+            .Perform();
+        browser.Await(() => browser.At.StartsWith($"/tree/{id}"), "the place was not taken");
+        using (var database = application.OpenDatabase())
+        {
+            var tree = database.Trees.AsNoTracking().Single(one => one.Id == id);
+            Assert.InRange(tree.Latitude!.Value, 51.203, 51.207);
+            Assert.InRange(tree.Longitude!.Value, 7.108, 7.112);
+        }
+
+        browser.Go("/notebook/map");
+        browser.Click(".ownmap .plain");
+        browser.Await(() => browser.Has(".notice .plain"), "the map was not thrown away");
+        Assert.False(browser.Has(".ownmap"));
+        browser.Click(".notice .plain");
+        browser.Await(() => browser.Has(".ownmap"), "the map did not come back");
+    }
+
+    [Fact]
     public void A_planned_visit_goes_into_a_calendar_and_a_filled_sheet_is_entered_in_words()
     {
         using var browser = application.Open(1280, 1000);

@@ -1,4 +1,5 @@
 using System.Security.Cryptography;
+using System.Text;
 using Microsoft.EntityFrameworkCore;
 using NodaTime;
 using NodaTime.Text;
@@ -16,7 +17,8 @@ public sealed class LookBook(SieveContext database, IClock clock, Reader reader)
     // Letters and digits that are not taken for each other when read out.
     private const string IdAlphabet = "23456789abcdefghjkmnpqrstuvwxyz";
 
-    private const int LongestId = 40;
+    private const int LongestId = 40,
+        IdLength = 8;
 
     private static readonly Func<SieveContext, string, string[], IAsyncEnumerable<LoadedStep>> StepsAround = EF.CompileAsyncQuery(
         (SieveContext context, string id, string[] owners) =>
@@ -42,12 +44,40 @@ public sealed class LookBook(SieveContext database, IClock clock, Reader reader)
     private DateTimeOffset Now => clock.GetCurrentInstant().ToDateTimeOffset();
 
     /// <summary>An id that nothing has yet.</summary>
-    internal static string NewId() => RandomNumberGenerator.GetString(IdAlphabet, 8);
+    internal static string NewId() => RandomNumberGenerator.GetString(IdAlphabet, IdLength);
+
+    // The same for the same sending of the same person, and for nobody else's.
+    private string IdOf(Guid sent)
+    {
+        var bytes = SHA256.HashData(Encoding.UTF8.GetBytes($"{reader.Owner} {sent}"));
+        return string.Concat(bytes.Take(IdLength).Select(one => IdAlphabet[one % IdAlphabet.Length]));
+    }
 
     /// <summary>Starts a look: the first visit to a tree.</summary>
-    public async Task<Look> Start(string floraId, LookContent content, string done = "started the look", string? outing = null)
+    /// <param name="floraId">The flora to look with.</param>
+    /// <param name="content">What it says.</param>
+    /// <param name="done">What the first step is called.</param>
+    /// <param name="outing">The outing it is made on; null where on none.</param>
+    /// <param name="sent">What the page calls this sending: one that comes twice, since its answer was lost, starts one look.</param>
+    public async Task<Look> Start(
+        string floraId,
+        LookContent content,
+        string done = "started the look",
+        string? outing = null,
+        Guid? sent = null
+    )
     {
-        var id = NewId();
+        var id = sent is { } sending ? IdOf(sending) : NewId();
+        if (sent is not null && await database.Trees.AnyAsync(tree => tree.Id == id))
+        {
+            // Whoever goes back to the page and begins another sends the same; the first has been gone on with then.
+            if (
+                await Find(id) is { Step: 0, IsDiscarded: false } untouched
+                && LookShape.Write(untouched.Content) == LookShape.Write(content)
+            )
+                return untouched;
+            id = NewId();
+        }
         var now = Now;
         var tree = new TreeRow
         {
@@ -65,20 +95,24 @@ public sealed class LookBook(SieveContext database, IClock clock, Reader reader)
     /// <param name="treeId">The tree.</param>
     /// <param name="begin">What it says, from what the last visit said; null where no visit is to be begun after all.</param>
     /// <param name="outing">The outing it is made on; null where on none.</param>
+    /// <param name="sent">What the page calls this sending: one that comes twice, since its answer was lost, makes one visit.</param>
     /// <returns>The look; null where none was begun, or the reader has no such tree.</returns>
-    public async Task<Look?> Visit(string treeId, Func<LookContent, LookContent?> begin, string? outing = null)
+    public async Task<Look?> Visit(string treeId, Func<LookContent, LookContent?> begin, string? outing = null, Guid? sent = null)
     {
         // Two who begin at once wait for each other: one visit alone is the newest.
         await using var transaction = await database.Database.BeginTransactionAsync();
         if (await TreeBook.Locked(database, reader, treeId) is not ({ } tree, Sharing.Own))
             return null;
+        var id = sent is { } sending ? IdOf(sending) : NewId();
+        if (sent is not null && await Find(id) is { IsDiscarded: false } there && there.TreeId == treeId)
+            return there;
         var before = await Visits(treeId);
         if (begin(before is [.., var last] ? last.Content : new LookContent()) is not { } content)
             return null;
         await database
             .Looks.Where(look => look.TreeId == treeId && look.IsLatest)
             .ExecuteUpdateAsync(set => set.SetProperty(look => look.IsLatest, false));
-        var look = await Begin(tree, NewId(), content, "visited it again", outing);
+        var look = await Begin(tree, id, content, "visited it again", outing);
         await transaction.CommitAsync();
         return look with { Others = before };
     }

@@ -717,6 +717,60 @@ namespace VerdantSieve.Store.Migrations
                     b.ToTable("look_steps", (string)null);
                 });
 
+            modelBuilder.Entity("VerdantSieve.Store.Notebooks.MapRow", b =>
+                {
+                    b.Property<string>("Id")
+                        .HasColumnType("text")
+                        .HasColumnName("id");
+
+                    b.Property<DateTimeOffset>("Created")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("created");
+
+                    b.Property<DateTimeOffset?>("Discarded")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("discarded");
+
+                    b.Property<double>("East")
+                        .HasColumnType("double precision")
+                        .HasColumnName("east");
+
+                    b.Property<string>("GeoJson")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("geo_json");
+
+                    b.Property<double>("North")
+                        .HasColumnType("double precision")
+                        .HasColumnName("north");
+
+                    b.Property<string>("Owner")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("owner");
+
+                    b.Property<double>("South")
+                        .HasColumnType("double precision")
+                        .HasColumnName("south");
+
+                    b.Property<string>("Title")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("title");
+
+                    b.Property<double>("West")
+                        .HasColumnType("double precision")
+                        .HasColumnName("west");
+
+                    b.HasKey("Id")
+                        .HasName("pk_maps");
+
+                    b.HasIndex("Owner")
+                        .HasDatabaseName("ix_maps_owner");
+
+                    b.ToTable("maps", (string)null);
+                });
+
             modelBuilder.Entity("VerdantSieve.Store.Notebooks.OpinionRow", b =>
                 {
                     b.Property<int>("Id")

@@ -117,6 +117,7 @@ public sealed class AccountBook(SieveContext database, Reader reader)
                 .Where(outing => outing.Owner == Person)
                 .OrderBy(outing => outing.Created)
                 .ToListAsync(cancel),
+            await database.Maps.AsNoTracking().Where(map => map.Owner == Person).OrderBy(map => map.Created).ToListAsync(cancel),
             await With(cancel),
             await database.Lists.AsNoTracking().Where(list => list.Owner == Person).OrderBy(list => list.Created).ToListAsync(cancel),
             await database.PracticeSets.AsNoTracking().Where(set => set.Owner == Person).OrderBy(set => set.Created).ToListAsync(cancel),
@@ -148,6 +149,7 @@ public sealed class AccountBook(SieveContext database, Reader reader)
         await using var transaction = await database.Database.BeginTransactionAsync();
         await database.Trees.Where(row => row.Owner == guest).ExecuteUpdateAsync(set => set.SetProperty(row => row.Owner, account));
         await database.Outings.Where(row => row.Owner == guest).ExecuteUpdateAsync(set => set.SetProperty(row => row.Owner, account));
+        await database.Maps.Where(row => row.Owner == guest).ExecuteUpdateAsync(set => set.SetProperty(row => row.Owner, account));
         await database.Opinions.Where(row => row.From == guest).ExecuteUpdateAsync(set => set.SetProperty(row => row.From, account));
         await database.Lists.Where(row => row.Owner == guest).ExecuteUpdateAsync(set => set.SetProperty(row => row.Owner, account));
         await database.Classes.Where(row => row.Owner == guest).ExecuteUpdateAsync(set => set.SetProperty(row => row.Owner, account));
@@ -167,6 +169,7 @@ public sealed class AccountBook(SieveContext database, Reader reader)
     {
         await database.Trees.Where(tree => tree.Owner == Person).ExecuteDeleteAsync();
         await database.Outings.Where(outing => outing.Owner == Person).ExecuteDeleteAsync();
+        await database.Maps.Where(map => map.Owner == Person).ExecuteDeleteAsync();
         await database.Lists.Where(list => list.Owner == Person).ExecuteDeleteAsync();
         await database.PracticeSets.Where(set => set.Owner == Person).ExecuteDeleteAsync();
         await database.Repetitions.Where(row => row.Owner == Person).ExecuteDeleteAsync();
@@ -183,6 +186,7 @@ public sealed record AccountData(
     IReadOnlyList<AccountData.Visit> Visits,
     IReadOnlyList<OpinionRow> Determinations,
     IReadOnlyList<OutingRow> Outings,
+    IReadOnlyList<MapRow> Maps,
     IReadOnlyList<AccountBook.Shared> SharedWith,
     IReadOnlyList<PlantListRow> Lists,
     IReadOnlyList<PracticeSetRow> PracticeSets,

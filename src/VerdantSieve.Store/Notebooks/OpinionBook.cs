@@ -29,7 +29,8 @@ public sealed class OpinionBook(SieveContext database, IClock clock, Reader read
         return [.. rows.Select(row => Read(row, reader))];
     }
 
-    /// <summary>Adds a line.</summary>
+    /// <summary>Adds a line. Who says again what they said last, as a page does that is sent twice since its answer was lost, adds
+    /// nothing.</summary>
     /// <param name="treeId">The tree.</param>
     /// <param name="line">What it says; who says it and when is set here.</param>
     /// <returns>Whether the reader may say that of this tree.</returns>
@@ -39,24 +40,30 @@ public sealed class OpinionBook(SieveContext database, IClock clock, Reader read
         var needed = line.Kind is OpinionKind.Determined or OpinionKind.Reopened ? Sharing.Determine : Sharing.Comment;
         if (await TreeBook.Locked(database, reader, treeId) is not var (tree, may) || may < needed)
             return false;
-        database.Opinions.Add(
-            new OpinionRow
-            {
-                TreeId = treeId,
-                Kind = line.Kind,
-                Name = line.Name,
-                Rank = line.Rank?.Word(),
-                Probability = line.Probability,
-                Qualifier = line.Qualifier,
-                Reasons = line.Reasons,
-                Readings = [.. line.Readings],
-                FloraEdition = line.FloraEdition,
-                From = reader.Person ?? reader.Owner,
-                // Nobody who is known speaks in another's name.
-                By = reader.Person is null ? line.By : reader.Shown,
-                At = Now,
-            }
-        );
+        var row = new OpinionRow
+        {
+            TreeId = treeId,
+            Kind = line.Kind,
+            Name = line.Name,
+            Rank = line.Rank?.Word(),
+            Probability = line.Probability,
+            Qualifier = line.Qualifier,
+            Reasons = line.Reasons,
+            Readings = [.. line.Readings],
+            FloraEdition = line.FloraEdition,
+            From = reader.Person ?? reader.Owner,
+            // Nobody who is known speaks in another's name.
+            By = reader.Person is null ? line.By : reader.Shown,
+            At = Now,
+        };
+        var last = await database
+            .Opinions.AsNoTracking()
+            .Where(one => one.TreeId == treeId)
+            .OrderByDescending(one => one.Id)
+            .FirstOrDefaultAsync();
+        if (last is { Withdrawn: null } && SaysTheSame(last, row))
+            return true;
+        database.Opinions.Add(row);
         await Keep(tree, transaction);
         return true;
     }
@@ -77,6 +84,11 @@ public sealed class OpinionBook(SieveContext database, IClock clock, Reader read
         await Keep(tree, transaction);
         return true;
     }
+
+    private static bool SaysTheSame(OpinionRow one, OpinionRow other) =>
+        (one.From, one.By, one.Kind, one.Name) == (other.From, other.By, other.Kind, other.Name)
+        && (one.Qualifier, one.Reasons) == (other.Qualifier, other.Reasons)
+        && one.Readings.SequenceEqual(other.Readings);
 
     private async Task Keep(TreeRow tree, IDbContextTransaction transaction)
     {

@@ -55,9 +55,19 @@ public sealed class OutingBook(SieveContext database, IClock clock, Reader reade
     /// <summary>Changes what is said of an outing.</summary>
     public Task<bool> Change(string id, OutingAbout about) => Change(id, row => Fill(row, about));
 
-    /// <summary>Adds to the way that was walked.</summary>
+    /// <summary>Adds to the way that was walked. Points that it ends in already came before: they were sent again since the answer was
+    /// lost.</summary>
     public Task<bool> Walk(string id, IReadOnlyList<TrackPoint> points) =>
-        Change(id, row => row.Track = [.. row.Track.Concat(points).Take(MostPoints)]);
+        Change(
+            id,
+            row =>
+            {
+                if (!row.Track.TakeLast(points.Count).Select(Where).SequenceEqual(points.Select(Where)))
+                    row.Track = [.. row.Track.Concat(points).Take(MostPoints)];
+            }
+        );
+
+    private static (double, double, double?) Where(TrackPoint point) => (point.Latitude, point.Longitude, point.Elevation);
 
     /// <summary>Takes another way in place of the one that was walked.</summary>
     public Task<bool> Replace(string id, IReadOnlyList<TrackPoint> points) => Change(id, row => row.Track = [.. points.Take(MostPoints)]);

@@ -1,3 +1,5 @@
+using System.Security.Cryptography;
+using System.Text;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Storage;
 using NodaTime;
@@ -193,7 +195,9 @@ public sealed class TreeBook(SieveContext database, IClock clock, Reader reader)
         var pictures = await database.Pictures.Where(picture => picture.Discarded < until).ExecuteDeleteAsync(cancel);
         var outings = await database.Outings.Where(outing => outing.Discarded < until).ExecuteDeleteAsync(cancel);
         var lists = await database.Lists.Where(list => list.Discarded < until).ExecuteDeleteAsync(cancel);
+        var maps = await database.Maps.Where(map => map.Discarded < until).ExecuteDeleteAsync(cancel);
         return looks
+            + maps
             + pictures
             + outings
             + lists
@@ -285,6 +289,43 @@ public sealed class TreeBook(SieveContext database, IClock clock, Reader reader)
             .ToListAsync(cancel);
         var history = lines.ToLookup(line => line.TreeId, line => OpinionBook.Read(line, reader));
         return rows.ToDictionary(row => row.Id, row => new TreeRest(row.FloraId, row.Details, [.. history[row.Id]]));
+    }
+
+    /// <summary>A text that is another one as soon as anything of these trees has changed: a visit and what was read on it, a
+    /// determination, a detail. By it can be known whether what was worked out of them still holds.</summary>
+    public async Task<string> MarkOf(IReadOnlyList<string> trees, CancellationToken cancel = default)
+    {
+        var details = await database
+            .Trees.Where(tree => trees.Contains(tree.Id))
+            .GroupBy(_ => 1)
+            .Select(all => new { Last = all.Max(tree => tree.Changed), Editions = all.Sum(tree => tree.Edition) })
+            .SingleOrDefaultAsync(cancel);
+        var visits = await database
+            .Looks.Where(look => trees.Contains(look.TreeId))
+            .GroupBy(_ => 1)
+            .Select(all => new
+            {
+                Last = all.Max(look => look.Changed),
+                Count = all.Count(),
+                // What is undone and done again moves along the steps.
+                Steps = all.Sum(look => look.Cursor),
+                Gone = all.Count(look => look.Discarded != null),
+                LastGone = all.Max(look => look.Discarded),
+            })
+            .SingleOrDefaultAsync(cancel);
+        var history = await database
+            .Opinions.Where(line => trees.Contains(line.TreeId))
+            .GroupBy(_ => 1)
+            .Select(all => new
+            {
+                Last = all.Max(line => line.Id),
+                Count = all.Count(),
+                Withdrawn = all.Count(line => line.Withdrawn != null),
+                LastWithdrawn = all.Max(line => line.Withdrawn),
+            })
+            .SingleOrDefaultAsync(cancel);
+        var all = $"{string.Join(' ', trees)} {details} {visits} {history}";
+        return Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(all)));
     }
 
     /// <summary>Keeps when visits are best made, for the list of what is due.</summary>

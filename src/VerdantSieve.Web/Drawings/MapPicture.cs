@@ -39,16 +39,21 @@ public static class MapPicture
     private const double Mark = 11,
         Cell = 24;
 
-    private static readonly Dictionary<string, string> Classes = new()
-    {
-        ["wood"] = "wood",
-        ["water"] = "water",
-        ["stream"] = "stream",
-        ["path"] = "path",
-        ["road"] = "road",
-        ["building"] = "building",
-        ["edge"] = "edge",
-    };
+    // A line of a map made for a larger scale has points that lie nearer than a pen is wide; a map may be full of them.
+    private const double Pen = 0.6;
+
+    // What lies over what.
+    private static readonly List<string> Layers =
+    [
+        GroundKinds.Edge,
+        GroundKinds.Wood,
+        GroundKinds.Water,
+        GroundKinds.Line,
+        GroundKinds.Stream,
+        GroundKinds.Path,
+        GroundKinds.Road,
+        GroundKinds.Building,
+    ];
 
     /// <summary>The picture.</summary>
     /// <param name="map">The map.</param>
@@ -80,21 +85,27 @@ public static class MapPicture
     public static string Ground(LocalMap map, IReadOnlyList<GeoFeature> features, IReadOnlyList<IReadOnlyList<Position>> ways)
     {
         var svg = new StringBuilder();
+        var seen = features.Where(feature => feature.Lines.Any(line => IsInSight(map, line))).ToArray();
+        foreach (var feature in seen.OrderBy(feature => Layers.IndexOf(feature.Kind)))
+        {
+            if (feature.Lines.All(line => line.Count == 1))
+                foreach (var spot in feature.Lines.Select(line => map.At(line[0])))
+                    svg.Append(
+                        CultureInfo.InvariantCulture,
+                        $"<circle class=\"building\" cx=\"{N(spot.X)}\" cy=\"{N(spot.Y)}\" r=\"2.5\"/>"
+                    );
+            else
+                svg.Append($"<path class=\"{feature.Kind}\" d=\"")
+                    .AppendJoin("", feature.Lines.Select(line => PathOf(map, line) + (feature.IsArea ? "Z" : "")))
+                    .Append("\"/>");
+        }
         foreach (
-            var feature in features
-                .OrderBy(feature => feature.Kind is "stream" or "path" or "road")
-                .ThenBy(feature => feature.Kind == "building")
+            var feature in seen.Where(feature =>
+                feature.Name.Length > 0 && feature.Kind is not (GroundKinds.Edge or GroundKinds.Path or GroundKinds.Road)
+            )
         )
         {
-            var path = string.Concat(feature.Lines.Select(line => PathOf(map, line) + (feature.IsArea ? "Z" : "")));
-            svg.Append(CultureInfo.InvariantCulture, $"<path class=\"{Classes.GetValueOrDefault(feature.Kind, "line")}\" d=\"{path}\"/>");
-        }
-        foreach (var feature in features.Where(feature => feature.Name.Length > 0 && feature.Kind is not ("edge" or "path" or "road")))
-        {
-            var line = feature.Lines[0];
-            var at = feature.IsArea
-                ? map.At(new Position(line.Average(point => point.Latitude), line.Average(point => point.Longitude), 0))
-                : map.At(line[line.Count / 2]);
+            var at = NamedAt(map, feature);
             svg.Append(
                 CultureInfo.InvariantCulture,
                 $"<text class=\"placename\" x=\"{N(at.X)}\" y=\"{N(at.Y)}\">{WebUtility.HtmlEncode(feature.Name)}</text>"
@@ -196,10 +207,40 @@ public static class MapPicture
         );
     }
 
-    private static string PathOf(LocalMap map, IReadOnlyList<Position> line) =>
-        string.Concat(
-            line.Select(map.At).Select((at, i) => string.Create(CultureInfo.InvariantCulture, $"{(i == 0 ? 'M' : 'L')}{N(at.X)} {N(at.Y)}"))
-        );
+    private static bool IsInSight(LocalMap map, IReadOnlyList<Position> line)
+    {
+        var points = line.Select(map.At).ToArray();
+        return points.Max(at => at.X) >= 0
+            && points.Min(at => at.X) <= map.Width
+            && points.Max(at => at.Y) >= 0
+            && points.Min(at => at.Y) <= map.Height;
+    }
+
+    // In the middle of an area or half along a line; a point's name stands above it.
+    private static Point NamedAt(LocalMap map, GeoFeature feature)
+    {
+        var line = feature.Lines[0];
+        if (line.Count == 1)
+            return map.At(line[0]) is var spot ? new Point(spot.X, spot.Y - 6) : default;
+        return feature.IsArea
+            ? map.At(new Position(line.Average(point => point.Latitude), line.Average(point => point.Longitude), 0))
+            : map.At(line[line.Count / 2]);
+    }
+
+    private static string PathOf(LocalMap map, IReadOnlyList<Position> line)
+    {
+        var path = new StringBuilder();
+        Point? last = null;
+        for (var i = 0; i < line.Count; i++)
+        {
+            var at = map.At(line[i]);
+            if (last is { } before && i < line.Count - 1 && Math.Abs(at.X - before.X) < Pen && Math.Abs(at.Y - before.Y) < Pen)
+                continue;
+            path.Append(CultureInfo.InvariantCulture, $"{(last is null ? 'M' : 'L')}{N(at.X)} {N(at.Y)}");
+            last = at;
+        }
+        return path.ToString();
+    }
 
     private static string N(double value) => Math.Round(value, 1).ToString(CultureInfo.InvariantCulture);
 }

@@ -1,7 +1,6 @@
 using VerdantSieve.Core.Drawing.Maps;
 using VerdantSieve.Core.Formats.Notebook;
 using VerdantSieve.Core.Seasons;
-using VerdantSieve.Store.Demo;
 using VerdantSieve.Store.Notebooks;
 using VerdantSieve.Web.Drawings;
 
@@ -18,16 +17,26 @@ public sealed class GroundView
 
     /// <param name="trees">The trees.</param>
     /// <param name="ways">The ways that were walked.</param>
+    /// <param name="features">What lies on the ground there.</param>
+    /// <param name="shown">Points that are to be in sight; where there are none, all that lies on the ground is.</param>
     /// <param name="address">Where the page of a tree is.</param>
-    public GroundView(IReadOnlyList<TreePoint> trees, IReadOnlyList<IReadOnlyList<Position>> ways, Func<TreePoint, string> address)
+    /// <seealso cref="GroundDesk"/>
+    public GroundView(
+        IReadOnlyList<TreePoint> trees,
+        IReadOnlyList<IReadOnlyList<Position>> ways,
+        IReadOnlyList<GeoFeature> features,
+        IReadOnlyList<Position> shown,
+        Func<TreePoint, string> address
+    )
     {
         this.ways = ways;
         (Trees, Unplaced) = ([.. trees.Where(tree => tree.Position is not null)], [.. trees.Where(tree => tree.Position is null)]);
-        Position[] points = [.. Trees.Select(tree => tree.Position!.Value), .. ways.SelectMany(way => way)];
-        // Where there is nothing to show yet, the reserve of the demonstration is.
-        var near = points.Length == 0 || points.Any(ReserveMap.IsNear);
-        Features = near ? ReserveMap.Features : [];
-        Map = LocalMap.Of(points.Length > 0 ? points : [.. Features[0].Lines[0]], Width, Height);
+        Features = features;
+        Map = LocalMap.Of(
+            shown.Count > 0 ? shown : [.. features.SelectMany(feature => feature.Lines).SelectMany(line => line)],
+            Width,
+            Height
+        );
         Mapped = [.. Trees.Select((tree, at) => new MappedTree(at + 1, tree.Position!.Value, MarkOf(tree), WordsOf(tree), address(tree)))];
     }
 

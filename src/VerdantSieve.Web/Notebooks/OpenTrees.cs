@@ -1,5 +1,3 @@
-using System.Security.Cryptography;
-using System.Text;
 using NodaTime;
 using NodaTime.Extensions;
 using NodaTime.Text;
@@ -23,7 +21,8 @@ public sealed class OpenTrees(TreeBook trees, FloraShelf shelf, PlanDesk desk, R
         var flora = open.Flora;
         var points = await trees.Points(flora.About.Id, cancel: cancel);
         TreePoint[] left = [.. points.Where(tree => tree.IsOpen).Take(MostPlanned)];
-        var key = $"{string.Join(' ', reader.Own)} {LocalDatePattern.Iso.Format(Today)} {flora.About.Edition} {MarkOf(left)}";
+        var mark = await trees.MarkOf([.. left.Select(tree => tree.Id)], cancel);
+        var key = $"{string.Join(' ', reader.Own)} {LocalDatePattern.Iso.Format(Today)} {flora.About.Edition} {mark}";
         var plan = await desk.Take(key, () => Questions(left, open, cancel), open.Sieve, Today);
         return (plan, left.ToDictionary(tree => tree.Id));
     }
@@ -36,11 +35,5 @@ public sealed class OpenTrees(TreeBook trees, FloraShelf shelf, PlanDesk desk, R
             .. left.Select(tree => new TreeToPlan(tree, LookQuestion.OfTree([.. visits[tree.Id]], open.Flora, Today, tree.Sex)))
                 .Where(tree => tree.Question.Readings.Count > 0),
         ];
-    }
-
-    private static string MarkOf(TreePoint[] trees)
-    {
-        var all = string.Join('\n', trees.Select(tree => $"{tree.Id} {tree.Changed:O} {tree.Latitude} {tree.Longitude}"));
-        return Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(all)))[..16];
     }
 }

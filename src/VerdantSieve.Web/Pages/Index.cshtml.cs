@@ -42,7 +42,7 @@ public sealed class IndexModel(LookBook book, TreeBook trees, PracticeBook pract
         await Lists(cancel);
     }
 
-    public async Task<IActionResult> OnPost(CancellationToken cancel)
+    public async Task<IActionResult> OnPost(Guid? sent, CancellationToken cancel)
     {
         if (Where.Fill(Habits.NewLook(Request)) is not { } content)
         {
@@ -53,7 +53,7 @@ public sealed class IndexModel(LookBook book, TreeBook trees, PracticeBook pract
         if (await shelf.Take(Flora) is not { } open)
             return NotFound();
         Habits.Remember(HttpContext, content.Circumstances.Region);
-        var look = await book.Start(open.Flora.About.Id, content);
+        var look = await book.Start(open.Flora.About.Id, content, sent: sent);
         return RedirectToPage("/Looks/Look", new { id = look.Id });
     }
 

@@ -2,6 +2,7 @@ using System.Diagnostics;
 using System.Net;
 using Microsoft.EntityFrameworkCore;
 using NodaTime;
+using VerdantSieve.Core.Formats.Notebook;
 using VerdantSieve.Core.Practising;
 using VerdantSieve.Core.Trees;
 using VerdantSieve.Store.Lists;
@@ -15,23 +16,31 @@ namespace VerdantSieve.Web.Tests.Safety;
 
 /// <summary>Where people have notebooks of their own: what is another's answers as if it were not there, in every page, every form and
 /// every file of the route table that names a look, a tree, an outing or a picture.</summary>
-public sealed class NotebookAccessTests(Application application) : IAsyncLifetime
+public sealed class NotebookAccessTests(Application application, NotebookAccessTests.OfAccounts accounts)
+    : IClassFixture<NotebookAccessTests.OfAccounts>
 {
-    private readonly Uri address = Application.FreeAddress();
-    private Process? process;
+    /// <summary>The application where everybody has a notebook of their own.</summary>
+    public sealed class OfAccounts(Application application) : IAsyncLifetime
+    {
+        private Process? process;
+
+        public Uri Address { get; } = Application.FreeAddress();
+
+        public async ValueTask InitializeAsync() => process = await application.StartAnother(Address, ("VERDANT_NOTEBOOK", "accounts"));
+
+        public async ValueTask DisposeAsync()
+        {
+            process?.Kill(entireProcessTree: true);
+            if (process is not null)
+                await process.WaitForExitAsync();
+        }
+    }
+
+    private readonly Uri address = accounts.Address;
 
     private static readonly Reader Owner = new([$"owner-{Guid.NewGuid():N}"], null, "Ann");
 
-    public async ValueTask InitializeAsync() => process = await application.StartAnother(address, ("VERDANT_NOTEBOOK", "accounts"));
-
-    public async ValueTask DisposeAsync()
-    {
-        process?.Kill(entireProcessTree: true);
-        if (process is not null)
-            await process.WaitForExitAsync();
-    }
-
-    private sealed record Things(string Look, string Outing, string Picture, string List, string Set);
+    private sealed record Things(string Look, string Outing, string Picture, string List, string Set, string Map);
 
     // A look with a picture, and an outing, of somebody who is not here.
     private async Task<Things> Others()
@@ -60,7 +69,12 @@ public sealed class NotebookAccessTests(Application application) : IAsyncLifetim
             null,
             null
         );
-        return new Things(look.Id, outing, picture!, list, set);
+        const string Ground = """
+            {"type":"FeatureCollection","features":[{"type":"Feature","properties":{"kind":"path"},
+             "geometry":{"type":"LineString","coordinates":[[7,50],[7.01,50.01]]}}]}
+            """;
+        var map = await new MapBook(database, SystemClock.Instance, Owner).Add(GroundMap.Read("secret map", "", Ground).Value, Ground);
+        return new Things(look.Id, outing, picture!, list, set, map.Value);
     }
 
     [Fact]
@@ -98,6 +112,19 @@ public sealed class NotebookAccessTests(Application application) : IAsyncLifetim
                     wrong.Add($"POST {to}: {(int)answer.StatusCode}");
                 looked++;
             }
+            // A map stands in no address's path.
+            foreach (var of in new[] { "", "&handler=Ground", "&handler=File" })
+                if (
+                    (await visitor.Http.GetAsync($"/notebook/map?map={things.Map}{of}", TestContext.Current.CancellationToken)).StatusCode
+                    != HttpStatusCode.NotFound
+                )
+                    wrong.Add($"GET the map {of}");
+            foreach (var handler in new[] { "Discard", "Restore" })
+                if (
+                    (await visitor.PostAs($"/notebook/map?handler={handler}", token, ("map", things.Map))).StatusCode
+                    != HttpStatusCode.NotFound
+                )
+                    wrong.Add($"POST {handler} of the map");
             foreach (
                 var page in new[]
                 {
@@ -191,6 +218,35 @@ public sealed class NotebookAccessTests(Application application) : IAsyncLifetim
         Assert.Equal(HttpStatusCode.Redirect, gone.StatusCode);
         await using var database = application.OpenDatabase();
         Assert.False(await database.Looks.AnyAsync(row => row.Id == look.Substring(6), TestContext.Current.CancellationToken));
+    }
+
+    [Fact]
+    public void In_the_browser_a_guests_look_goes_along_into_the_account_and_not_to_another_browser()
+    {
+        using var guest = application.Open(address);
+        LookJourneys.Start(guest, "by the weir");
+        var look = guest.At.Split('?')[0];
+        guest.Find("#say").SendKeys("opposite, palmately lobed" + OpenQA.Selenium.Keys.Enter);
+        guest.Await(() => guest.Has("#meshes .mesh"), "nothing was heard");
+        using (var other = application.Open(address))
+            Assert.Contains("There is no such page", other.Go(look).Text("main"));
+        guest.Go("/sign-up");
+        var name = $"weir{Guid.NewGuid():N}"[..14];
+        guest.Find("[name=name]").SendKeys(name);
+        guest.Find("[name=password]").SendKeys("hazel-and-hornbeam-7");
+        guest.Click("main form .button");
+        guest.Await(() => guest.At.StartsWith("/notebook"), "no account was made");
+        Assert.Contains("by the weir", guest.Text("main"));
+        Assert.Contains("leaves in pairs", guest.Go(look).Text("#meshes").ToLowerInvariant());
+
+        // Signed in elsewhere it is there, with what was read.
+        using var elsewhere = application.Open(address);
+        elsewhere.Go("/sign-in");
+        elsewhere.Find("[name=name]").SendKeys(name);
+        elsewhere.Find("[name=password]").SendKeys("hazel-and-hornbeam-7");
+        elsewhere.Click("main form .button");
+        elsewhere.Await(() => !elsewhere.At.StartsWith("/sign-in"), "could not sign in");
+        Assert.Contains("leaves in pairs", elsewhere.Go(look).Text("#meshes").ToLowerInvariant());
     }
 
     [Fact]

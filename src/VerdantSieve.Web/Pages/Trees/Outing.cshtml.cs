@@ -16,8 +16,15 @@ using VerdantSieve.Web.Shared;
 namespace VerdantSieve.Web.Pages.Trees;
 
 /// <summary>One outing: its way, the trees visited on it, and the next tree begun where one stands.</summary>
-public sealed class OutingModel(OutingBook outings, TreeBook trees, LookBook looks, FloraShelf shelf, Settings settings, IClock clock)
-    : PageModel
+public sealed class OutingModel(
+    OutingBook outings,
+    TreeBook trees,
+    LookBook looks,
+    FloraShelf shelf,
+    GroundDesk ground,
+    Settings settings,
+    IClock clock
+) : PageModel
 {
     private const int MostSent = 500;
 
@@ -50,6 +57,7 @@ public sealed class OutingModel(OutingBook outings, TreeBook trees, LookBook loo
         string? latitude,
         string? longitude,
         string? elevation,
+        Guid? sent,
         CancellationToken cancel
     )
     {
@@ -78,8 +86,8 @@ public sealed class OutingModel(OutingBook outings, TreeBook trees, LookBook loo
                 },
         };
         if (string.IsNullOrEmpty(tree))
-            return To(await looks.Start(shelf.Shipped.Flora.About.Id, content, outing: id));
-        var look = await looks.Visit(tree, last => last.Again(today) with { Observer = content.Observer }, id);
+            return To(await looks.Start(shelf.Shipped.Flora.About.Id, content, outing: id, sent: sent));
+        var look = await looks.Visit(tree, last => last.Again(today) with { Observer = content.Observer }, id, sent);
         return look is null ? NotFound() : To(look);
     }
 
@@ -174,10 +182,11 @@ public sealed class OutingModel(OutingBook outings, TreeBook trees, LookBook loo
         Visits = await outings.Visits(id, cancel);
         // Map and list count the trees alike.
         var visited = Visits.Select(visit => visit.TreeId).Distinct().ToList();
-        View = new GroundView(
+        View = await ground.On(
             [.. (await trees.Points(outing: id, cancel: cancel)).OrderBy(tree => visited.IndexOf(tree.Id))],
             [WayOf(outing)],
-            tree => Url.Page("/Trees/Tree", new { id = tree.Id })!
+            tree => Url.Page("/Trees/Tree", new { id = tree.Id })!,
+            cancel: cancel
         );
         return true;
     }

@@ -15,6 +15,7 @@ public sealed class ReportModel(
     TreeBook trees,
     FloraShelf shelf,
     OpenTrees open,
+    GroundDesk ground,
     IWebHostEnvironment host,
     PictureBook pictures
 ) : PageModel
@@ -60,7 +61,7 @@ public sealed class ReportModel(
         // A report goes to others: where a tree stands that is not told of stands on no map of it, and neither does the way there.
         var told = points.Select(point => point.IsSensitive ? point with { Latitude = null, Longitude = null } : point).ToArray();
         var tellsTheWay = !points.Any(tree => tree.IsSensitive);
-        View = new GroundView(told, tellsTheWay ? [OutingModel.WayOf(outing)] : [], tree => $"#tree-{tree.Id}");
+        View = await ground.On(told, tellsTheWay ? [OutingModel.WayOf(outing)] : [], tree => $"#tree-{tree.Id}", cancel: cancel);
         Called = points.ToDictionary(point => point.Id, point => point.CalledToOthers);
         var found = new List<TreeView>();
         foreach (var point in View.Trees.Concat(View.Unplaced))

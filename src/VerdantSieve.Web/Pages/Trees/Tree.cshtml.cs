@@ -40,11 +40,11 @@ public sealed class TreeModel(
 
     public async Task<IActionResult> OnGet(string id, CancellationToken cancel) => await Load(id, cancel) ? Page() : NotFound();
 
-    public async Task<IActionResult> OnPostVisit(string id)
+    public async Task<IActionResult> OnPostVisit(string id, Guid? sent)
     {
         if (await shelf.Take((await trees.Find(id))?.FloraId) is not { })
             return NotFound();
-        var look = await looks.Visit(id, last => last.Again(Today));
+        var look = await looks.Visit(id, last => last.Again(Today), sent: sent);
         return look is null ? NotFound() : RedirectToPage("/Looks/Look", new { id = look.Id });
     }
 

@@ -1,5 +1,7 @@
+using System.Diagnostics;
 using System.IO.Compression;
 using System.Text;
+using System.Text.Json;
 using System.Xml.Linq;
 using Ical.Net;
 using NodaTime;
@@ -165,10 +167,8 @@ public class NotebookFormatTests
     )]
     public void What_is_no_GPX_is_told_so(string text) => Assert.Equal("file", GpxFiles.Read(text).Faults.Single().At);
 
-    [Fact]
-    public void An_outing_is_read_by_another_reader_of_calendars()
-    {
-        var text = OutingCalendar.Write(
+    private static string ACalendar() =>
+        OutingCalendar.Write(
             [
                 new CalendarOuting(
                     "o1",
@@ -181,6 +181,43 @@ public class NotebookFormatTests
             ],
             Instant.FromUtc(2026, 11, 26, 8, 0)
         );
+
+    // ical.js of the npm registry, which has nothing to do with what writes the calendar.
+    [Fact]
+    public void A_second_reader_of_calendars_reads_the_same()
+    {
+        using var node = Process.Start(
+            new ProcessStartInfo("node", [Path.Combine(Root, "tests/VerdantSieve.Core.Tests/Formats/Notebook/read-calendar.mjs")])
+            {
+                RedirectStandardInput = true,
+                RedirectStandardOutput = true,
+            }
+        )!;
+        node.StandardInput.Write(ACalendar());
+        node.StandardInput.Close();
+        var read = JsonDocument.Parse(node.StandardOutput.ReadToEnd()).RootElement.EnumerateArray().Single();
+        string Of(string property) => read.GetProperty(property).GetString()!;
+        Assert.Equal(("o1@verdant-sieve.example", "Visit two trees", "Lantern Creek"), (Of("uid"), Of("summary"), Of("location")));
+        Assert.Equal("Bring a lens;\nlook at fruit, buds", Of("description"));
+        Assert.Equal(("2027-05-06", "2027-05-13"), (Of("start"), Of("end")));
+        Assert.True(read.GetProperty("isDay").GetBoolean());
+    }
+
+    private static string Root
+    {
+        get
+        {
+            var at = new DirectoryInfo(AppContext.BaseDirectory);
+            while (!File.Exists(Path.Combine(at.FullName, "VerdantSieve.slnx")))
+                at = at.Parent!;
+            return at.FullName;
+        }
+    }
+
+    [Fact]
+    public void An_outing_is_read_by_another_reader_of_calendars()
+    {
+        var text = ACalendar();
         var read = Calendar.Load(text)!.Events.Single();
         Assert.Equal(("Visit two trees", "Lantern Creek"), (read.Summary, read.Location));
         Assert.Equal(new DateTime(2027, 5, 6), read.Start!.Value);
