@@ -25,6 +25,8 @@ return args switch
     ["agreement", var file, .. var log] => Drafts.Run(file, log.FirstOrDefault(), log.Skip(1).FirstOrDefault()),
     ["exchange", .. var rest] => await Exchange.Run(rest.Length > 0 ? int.Parse(rest[0]) : 1000),
     ["keys", .. var rest] => Keys.Run(rest.Length > 0 ? int.Parse(rest[0]) : 6),
+    ["leaves", .. var rest] => Leaves.Run(rest.Length > 0 ? int.Parse(rest[0]) : 300),
+    ["plates"] => Plates.Run(),
     ["practice"] => Practice.Run(),
     ["visits", .. var rest] => Visits.Run(rest.Length > 0 ? int.Parse(rest[0]) : 200),
     ["people", .. var files] when files.Length > 0 => People.Run([.. files.Where(file => file != "--list")], files.Contains("--list")),
@@ -42,7 +44,7 @@ static int Usage()
 {
     Console.Error.WriteLine(
         "usage: load ADDRESS [PEOPLE] [PAUSE-MS] | engine | world | quick [TAXA] | exchange [TAXA] | visits [TREES] | "
-            + "keys [PLANTS] | practice | agreement FILE "
+            + "keys [PLANTS] | leaves [N] | plates | practice | agreement FILE "
             + "| people FILE… [--list] | recovery [PLANTS [TABLE]]"
     );
     return 2;

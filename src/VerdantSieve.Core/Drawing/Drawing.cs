@@ -23,16 +23,27 @@ public sealed record Drawing(IReadOnlyList<Stroke> Strokes)
     /// <summary>The least box that holds it. Worked out once.</summary>
     public Extent Bounds() => bounds ??= FindBounds();
 
-    private Extent FindBounds()
+    private Extent FindBounds() => Holding(Extent.Nothing, this, []);
+
+    // What stands upright keeps its box; of what is turned each point is asked, put where the parts it is in are put one after the other.
+    private static Extent Holding(Extent box, Drawing drawing, ReadOnlySpan<Placement> put)
     {
-        var found = Strokes.SelectMany(stroke => stroke.Points).Aggregate(Extent.Nothing, (box, point) => box.And(point));
-        foreach (var (part, at) in Parts)
-            // What stands upright keeps its box; of what is turned each point is asked.
-            if (at.Turn == 0)
-                found = found.And(part.Bounds().Low.Placed(at)).And(part.Bounds().High.Placed(at));
-            else
-                found = part.Flat().SelectMany(stroke => stroke.Points).Aggregate(found, (box, point) => box.And(point.Placed(at)));
-        return found;
+        foreach (var stroke in drawing.Strokes)
+            foreach (var point in stroke.Points)
+                box = box.And(Put(point, put));
+        foreach (var (part, at) in drawing.Parts)
+            box =
+                put.IsEmpty && at.Turn == 0
+                    ? box.And(part.Bounds().Low.Placed(at)).And(part.Bounds().High.Placed(at))
+                    : Holding(box, part, [at, .. put]);
+        return box;
+    }
+
+    private static Point Put(Point point, ReadOnlySpan<Placement> put)
+    {
+        foreach (var placement in put)
+            point = point.Placed(placement);
+        return point;
     }
 
     /// <summary>The drawing as something not known yet: every area and line dotted, no veins.</summary>

@@ -29,7 +29,7 @@ public readonly record struct Point(double X, double Y)
     /// <summary>The point scaled about the origin, turned clockwise by degrees, then moved.</summary>
     public Point Placed(Placement placement)
     {
-        var (sin, cos) = Math.SinCos(placement.Turn * Math.PI / 180);
+        var (sin, cos) = (placement.Sin, placement.Cos);
         var (x, y) = (X * placement.Scale * (placement.Flip ? -1 : 1), Y * placement.Scale);
         return new Point(placement.At.X + x * cos + y * sin, placement.At.Y - x * sin + y * cos);
     }

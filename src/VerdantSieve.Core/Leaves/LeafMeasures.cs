@@ -48,6 +48,17 @@ public sealed record LeafMeasures
     /// <summary>The widths of the blade at 0.05, 0.15 … 0.95 of its length, over the greatest.</summary>
     public required IReadOnlyList<double> Profile { get; init; }
 
+    /// <summary>How much one side lacks of what the other has, at the worst place of the middle half of a blade that is not lobed on both: 0 where
+    /// both are alike, 1 where one is gone.</summary>
+    public required double Missing { get; init; }
+
+    /// <summary>Where that is: 0 at the stalk, 1 at the tip.</summary>
+    public required double MissingAt { get; init; }
+
+    /// <summary>Whether it looks torn or folded over, or is lobed on one side alone: if it is torn, area and width are not those of the
+    /// whole.</summary>
+    public bool LooksTorn => Missing > 0.4;
+
     /// <summary>The class of its area.</summary>
     public LeafSizeClass SizeClass => LeafSizeClasses.Of(Area);
 
@@ -64,6 +75,8 @@ public sealed record LeafMeasures
         var lobes = Lobes.Of(smooth, straight, width);
         var left = HalfAt(upright, 0.25 * straight, right: false);
         var right = HalfAt(upright, 0.25 * straight, right: true);
+        // Lobes on both sides are no tear, however unlike they are.
+        var (missing, missingAt) = lobes.AreOnBothSides ? (0, 0) : MissingOf(upright, straight);
         return new LeafMeasures
         {
             Length = lobes.Count > 1 ? straight : Midrib(upright, straight),
@@ -75,6 +88,8 @@ public sealed record LeafMeasures
             Teeth = TeethOf(upright, tip, leastTooth, lobes),
             BaseAngle = BaseAngleOf(smooth, straight),
             TipAngle = AngleAt(smooth, new Point(0, straight), 0.75 * straight),
+            Missing = missing,
+            MissingAt = missingAt,
             Hanging = Math.Max(0, -upright.Min(point => point.Y) / straight),
             BaseAsymmetry = Math.Max(left, right) / Math.Max(Math.Min(left, right), 0.02 * straight),
             Profile = [.. Enumerable.Range(0, 10).Select(i => WidthAt(upright, straight * (0.05 + 0.1 * i)) / width)],
@@ -135,6 +150,20 @@ public sealed record LeafMeasures
         // Where much of the blade is as wide, the middle of that.
         var wide = widths.Where(one => one.Width >= 0.985 * width).ToArray();
         return (width, Math.Clamp(wide.Average(one => one.Y) / length, 0, 1));
+    }
+
+    // A blade that bends, or is wider on one side all along, lacks nothing: only what is unlike the rest of it is told.
+    private static (double Missing, double At) MissingOf(IReadOnlyList<Point> upright, double length)
+    {
+        var places = Enumerable
+            .Range(0, 21)
+            .Select(i => 0.25 + 0.025 * i)
+            .Select(at => (At: at, Left: HalfAt(upright, at * length, right: false), Right: HalfAt(upright, at * length, right: true)))
+            .Select(half => (half.At, Lean: (half.Right - half.Left) / Math.Max(half.Right + half.Left, 1e-6)))
+            .ToArray();
+        var usual = places.Select(place => place.Lean).Order().ElementAt(places.Length / 2);
+        var worst = places.MaxBy(place => Math.Abs(place.Lean - usual));
+        return (Math.Min(1, Math.Abs(worst.Lean - usual)), worst.At);
     }
 
     // The middle between both margins from stalk to tip, as a curve through its quarters.

@@ -13,6 +13,9 @@ public sealed record Lobes(int Count, double Depth, bool IsPalmate, IReadOnlyLis
     // A bay shallower than this part of the blade’s width is a tooth’s.
     private const double LeastDepth = 0.075;
 
+    /// <summary>Whether there are bays on the left and on the right.</summary>
+    public bool AreOnBothSides => Bays.Any(bay => bay.X < 0) && Bays.Any(bay => bay.X > 0);
+
     /// <summary>Finds them: a lobe is where the outline is farther from the midrib than on both sides of it, with a bay on either side that
     /// lies inside the line from tip to tip.</summary>
     /// <param name="outline">The outline, smoothed of its teeth, the stalk at (0, 0), the tip straight above.</param>

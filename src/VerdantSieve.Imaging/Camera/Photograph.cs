@@ -56,6 +56,31 @@ public sealed record LeafOnSheet(IReadOnlyList<Point> Blade, IReadOnlyList<Point
     }
 }
 
+/// <summary>What can happen to a leaf before it is photographed.</summary>
+public static class Tearing
+{
+    /// <summary>Tears a piece out of a leaf’s right side, halfway up.</summary>
+    /// <param name="leaf">The leaf.</param>
+    /// <param name="depth">How far towards the midrib, 0 to 1.</param>
+    public static LeafOnSheet Torn(this LeafOnSheet leaf, double depth)
+    {
+        var (foot, tip) = (leaf.Stalk[^1], leaf.Veins[0][^1]);
+        var length = foot.To(tip);
+        var (ux, uy) = ((tip.X - foot.X) / length, (tip.Y - foot.Y) / length);
+        Point Torn(Point p)
+        {
+            var along = ((p.X - foot.X) * ux + (p.Y - foot.Y) * uy) / length;
+            var aside = (p.X - foot.X) * -uy + (p.Y - foot.Y) * ux;
+            if (aside <= 0 || along is < 0.4 or > 0.66)
+                return p;
+            // Deepest a little above its middle, as a tear along a side vein is.
+            var deep = depth * Math.Min(1, Math.Min((along - 0.4) / 0.16, (0.66 - along) / 0.06));
+            return new Point(p.X + uy * aside * deep, p.Y - ux * aside * deep);
+        }
+        return leaf with { Blade = [.. leaf.Blade.Select(Torn)] };
+    }
+}
+
 /// <summary>A picture that was taken.</summary>
 /// <param name="Jpeg">The file.</param>
 /// <param name="Width">In pixels.</param>

@@ -96,7 +96,7 @@ public static class LeafTracer
     private static Mat Mask(Mat picture)
     {
         using var soft = new Mat();
-        Cv2.GaussianBlur(picture, soft, new Size(5, 5), 0);
+        Cv2.GaussianBlur(picture, soft, new Size(3, 3), 0);
         using var lab = new Mat();
         Cv2.CvtColor(soft, lab, ColorConversionCodes.BGR2Lab);
         var channels = lab.Split();
@@ -118,7 +118,6 @@ public static class LeafTracer
             if (parting < LeastColour)
                 Cv2.Threshold(bytes, mask, LeastColour, 255, ThresholdTypes.Binary);
             using var small = Cv2.GetStructuringElement(MorphShapes.Ellipse, new Size(3, 3));
-            Cv2.MorphologyEx(mask, mask, MorphTypes.Open, small);
             Cv2.MorphologyEx(mask, mask, MorphTypes.Close, small, iterations: 2);
             return mask;
         }
@@ -165,7 +164,7 @@ public static class LeafTracer
         var shift = new CvPoint(edge - box.X, edge - box.Y);
         Cv2.FillPoly(own, [contour.Select(p => p + shift)], Scalar.White);
         var area = Cv2.ContourArea(contour);
-        var foot = TakeStalk(own, Math.Sqrt(area));
+        var foot = TakeStalk(own, Math.Sqrt(area), out var stalk);
         Cv2.FindContours(own, out var parts, out _, RetrievalModes.External, ContourApproximationModes.ApproxNone);
         if (parts.Length == 0)
             return null;
@@ -178,31 +177,8 @@ public static class LeafTracer
         var at = foot is { } found ? Back(found) : Ends(outline).MaxBy(end => end.Y);
         var nearest = outline.MinBy(p => p.To(at));
         var tip = TipOf(outline, nearest);
-        return foot is null ? new TracedLeaf(outline, nearest, tip) : Deepened(outline, nearest, tip);
-    }
-
-    // Where a stalk lies between two sides that hang below it, it hides the end of the bay: the sides are followed to where they meet.
-    private static TracedLeaf Deepened(IReadOnlyList<CorePoint> outline, CorePoint foot, CorePoint tip)
-    {
-        var (count, length) = (outline.Count, foot.To(tip));
-        var at = Enumerable.Range(0, count).MinBy(i => outline[i].To(foot));
-        var step = Core.Leaves.Polygon.Perimeter(outline) / count;
-        var (near, far) = ((int)(0.035 * length / step), (int)(0.08 * length / step));
-        if (near < 2 || far <= near + 2)
-            return new TracedLeaf(outline, foot, tip);
-        CorePoint On(int steps) => outline[((at + steps) % count + count) % count];
-        var (a, b, c, d) = (On(-far), On(-near), On(far), On(near));
-        var (ax, ay, cx, cy) = (b.X - a.X, b.Y - a.Y, d.X - c.X, d.Y - c.Y);
-        var cross = ax * cy - ay * cx;
-        // Nearly in one line they meet nowhere that says anything.
-        if (Math.Abs(cross) < 0.4 * a.To(b) * c.To(d))
-            return new TracedLeaf(outline, foot, tip);
-        var along = ((c.X - a.X) * cy - (c.Y - a.Y) * cx) / cross;
-        var meet = new CorePoint(a.X + along * ax, a.Y + along * ay);
-        var up = ((meet.X - foot.X) * (tip.X - foot.X) + (meet.Y - foot.Y) * (tip.Y - foot.Y)) / length;
-        if (up < 0.004 * length || up > 0.09 * length || meet.To(foot) > 0.1 * length)
-            return new TracedLeaf(outline, foot, tip);
-        return new TracedLeaf([meet, .. Enumerable.Range(near, count - 2 * near).Select(i => On(i))], meet, tip);
+        var leaf = foot is null ? new TracedLeaf(outline, nearest, tip) : LeafEnds.Foot(new TracedLeaf(outline, nearest, tip), stalk);
+        return LeafEnds.Tip(leaf);
     }
 
     // The far end of the line from the foot through the middle of the blade, and thereabouts the farthest place.
@@ -215,27 +191,43 @@ public static class LeafTracer
         double Aside(CorePoint p) => Math.Abs((p.X - foot.X) * uy - (p.Y - foot.Y) * ux);
         var length = outline.Max(Along);
         var end = outline.Where(p => Along(p) > far).DefaultIfEmpty(outline[0]).MinBy(p => Aside(p) - 0.2 * Along(p));
-        return outline.Where(p => p.To(end) < 0.09 * length).MaxBy(Along);
+        // A lobe that leans is climbed from its side to its end.
+        while (outline.Where(p => p.To(end) < 0.09 * length).MaxBy(Along) is var higher && Along(higher) > Along(end))
+            end = higher;
+        return end;
     }
 
     // The longest thin part that hangs on the blade is the stalk: it is taken away, and where it hung is the foot.
-    private static CvPoint? TakeStalk(Mat own, double size)
+    private static CvPoint? TakeStalk(Mat own, double size, out double radius)
     {
-        // Thinner than this, and long, may be a stalk, with the narrow end of a tapered blade on it.
-        using var opened = Opened(own, 0.03 * size);
+        radius = 0;
         using var depth = new Mat();
         Cv2.DistanceTransform(own, depth, DistanceTypes.L2, DistanceTransformMasks.Mask5);
-        if (Longest(own, opened, depth, 0.1 * size, within: null) is not { } rough)
+        if (Thin(own, depth, size) is not { } rough)
             return null;
         // The stalk itself is about as thin all along: what is half as wide again is blade.
         using var part = new Mat(own.Size(), MatType.CV_8U, Scalar.Black);
         Cv2.FillPoly(part, [rough], Scalar.White);
-        using var finer = Opened(own, 1.5 * HalfWidth(depth, part) + 1);
+        radius = 1.5 * HalfWidth(depth, part) + 1;
+        using var finer = Opened(own, radius);
         var stalk = Longest(own, finer, depth, 0.05 * size, part) ?? rough;
         Cv2.FillPoly(own, [stalk], Scalar.Black);
         // Where it touched the blade.
         var touching = stalk.Where(p => Touches(finer, p)).ToArray();
         return touching.Length == 0 ? null : new CvPoint((int)touching.Average(p => p.X), (int)touching.Average(p => p.Y));
+    }
+
+    // Thinner than this, and long, may be a stalk, with the narrow end of a tapered blade on it; where the ends of lobes hang on it as
+    // well, it is seen alone among what is thinner still.
+    private static CvPoint[]? Thin(Mat own, Mat depth, double size)
+    {
+        foreach (var radius in new[] { 0.03, 0.02, 0.013 })
+        {
+            using var opened = Opened(own, radius * size);
+            if (Longest(own, opened, depth, 0.1 * size, within: null) is { } found)
+                return found;
+        }
+        return null;
     }
 
     // What a disc of a radius can be moved about in: by distances, which takes as long for a large disc as for a small one.
@@ -287,12 +279,15 @@ public static class LeafTracer
         {
             var box = Cv2.MinAreaRect(part);
             var length = Math.Max(box.Size.Width, box.Size.Height);
-            if (length < least || length < 4 * Math.Max(1, Cv2.ContourArea(part) / length))
+            var width = Math.Max(1, Cv2.ContourArea(part) / length);
+            if (length < least || length < 4 * width)
                 continue;
             // A lobe’s or blade’s drawn-out tip tapers; a stalk is about as thin all along.
             var even = Evenness(part, depth);
-            if (even > 0.55 && length * even > most)
-                (best, most) = (part, length * even);
+            // Of a lobe and a stalk as long the thinner is the stalk.
+            var stalkiness = length * even / Math.Sqrt(width);
+            if (even > 0.55 && stalkiness > most)
+                (best, most) = (part, stalkiness);
         }
         return best;
     }

@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Globalization;
 using System.Text;
 using VerdantSieve.Core.Drawing;
@@ -25,7 +26,7 @@ public sealed class SvgPen
     private static SvgPen ForPage { get; } = new(onPaper: false, tolerance: 0.35);
 
     // Larger, so that lines must be truer.
-    private static SvgPen ForPlate { get; } = new(onPaper: false, tolerance: 0.26);
+    private static SvgPen ForPlate { get; } = new(onPaper: false, tolerance: 0.28);
 
     private static SvgPen ForPaper { get; } = new(onPaper: true, tolerance: 4);
 
@@ -161,8 +162,16 @@ public sealed class SvgPen
             text.Append('.').Append(rest);
     }
 
-    // Inherited colours, so that a drawing fetched on its own follows the page, light or dark.
-    private string Style(Stroke stroke) => onPaper ? Look(stroke) : Look(stroke) + " vector-effect=\"non-scaling-stroke\"";
+    private readonly ConcurrentDictionary<(StrokeKind Kind, Tint? Tint), string> styles = new();
+
+    // Inherited colours, so that a drawing fetched on its own follows the page, light or dark. A plate has hundreds of strokes in some
+    // twenty styles.
+    private string Style(Stroke stroke) =>
+        styles.GetOrAdd(
+            (stroke.Kind, stroke.Tint),
+            static (_, of) => of.Pen.onPaper ? of.Pen.Look(of.Stroke) : of.Pen.Look(of.Stroke) + " vector-effect=\"non-scaling-stroke\"",
+            (Pen: this, Stroke: stroke)
+        );
 
     private string Look(Stroke stroke) =>
         stroke.Kind switch
@@ -209,24 +218,24 @@ public sealed class SvgPen
 
         void Split(int from, int to)
         {
-            var (worst, at) = (tolerance / Unit, -1);
+            // By squares: nothing else here is done as often.
+            var (worst, at) = (tolerance * tolerance / (Unit * Unit), -1);
+            var (a, b) = (points[from], points[to]);
+            var (dx, dy) = (b.X - a.X, b.Y - a.Y);
+            var length = dx * dx + dy * dy;
             for (var i = from + 1; i < to; i++)
-                if (Off(points[i], points[from], points[to]) is var off && off > worst)
+            {
+                var (x, y) = (points[i].X - a.X, points[i].Y - a.Y);
+                var t = length < 1e-18 ? 0 : Math.Clamp((x * dx + y * dy) / length, 0, 1);
+                var (offX, offY) = (x - t * dx, y - t * dy);
+                if (offX * offX + offY * offY is var off && off > worst)
                     (worst, at) = (off, i);
+            }
             if (at < 0)
                 return;
             keep[at] = true;
             Split(from, at);
             Split(at, to);
         }
-    }
-
-    private static double Off(Point p, Point a, Point b)
-    {
-        var length = a.To(b);
-        if (length < 1e-9)
-            return p.To(a);
-        var t = Math.Clamp(((p.X - a.X) * (b.X - a.X) + (p.Y - a.Y) * (b.Y - a.Y)) / (length * length), 0, 1);
-        return p.To(a.Toward(b, t));
     }
 }

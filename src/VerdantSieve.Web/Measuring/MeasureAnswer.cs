@@ -60,6 +60,14 @@ public sealed record MeasureAnswer(
                 "likewise a quarter of the length above; sides that hang below the stalk go round it"
             ),
             new("Base asymmetry", $"{leaf.BaseAsymmetry:0.0#}", "the wider over the narrower, a quarter of the way up"),
+            new(
+                "Whole",
+                leaf.LooksTorn ? "torn?" : "yes",
+                leaf.LooksTorn
+                    ? $"one side lacks {100 * leaf.Missing:0} % of the other at {100 * leaf.MissingAt:0} % of the length: drag its edge to "
+                        + "where it was, or leave the leaf out; a leaf lobed on one side alone is whole"
+                    : "both sides go alike"
+            ),
         ];
     }
 

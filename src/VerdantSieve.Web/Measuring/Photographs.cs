@@ -8,7 +8,7 @@ namespace VerdantSieve.Web.Measuring;
 public static class Photographs
 {
     /// <summary>How many there are.</summary>
-    public const int Count = 4;
+    public const int Count = 5;
 
     private static readonly ConcurrentDictionary<int, Photograph> Taken = new();
 
@@ -19,6 +19,7 @@ public static class Photographs
         "A maple-like leaf on squared paper, tilted",
         "Two oak-like leaves, dim light",
         "Two leaves that touch",
+        "A torn leaf beside a whole one",
     ];
 
     /// <summary>One of them, taken when it is first asked for.</summary>
@@ -65,9 +66,13 @@ public static class Photographs
                     Noise = 0.08,
                 }
             ),
-            _ => SimulatedCamera.Take(
+            4 => SimulatedCamera.Take(
                 [Leaf(toothed, 7, 9, 7.2, 20, 4), Leaf(toothed, 8, 9.5, 12.0, 20.5, -4)],
                 new Shot { Seed = 4, TiltDegrees = 3 }
+            ),
+            _ => SimulatedCamera.Take(
+                [Leaf(toothed, 9, 9, 6, 20, -5).Torn(0.75), Leaf(toothed, 10, 8.6, 15, 20, 6)],
+                new Shot { Seed = 5, TiltDegrees = 5 }
             ),
         };
     }

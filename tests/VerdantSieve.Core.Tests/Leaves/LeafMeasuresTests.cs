@@ -50,6 +50,23 @@ public class LeafMeasuresTests
         Assert.Equal(lobing, Proposed(leaf, "lobing").States.Single());
     }
 
+    [Theory]
+    [InlineData(0.0, false)]
+    [InlineData(0.3, false)]
+    [InlineData(0.8, true)]
+    public void What_lacks_much_of_one_side_looks_torn_and_what_leans_does_not(double taken, bool torn)
+    {
+        // An ellipse of 8 by 4, of which a part of the right side is taken away halfway up; all of it leans to the left.
+        Point On(int i)
+        {
+            var (sin, cos) = Math.SinCos(2 * Math.PI * i / 200);
+            var x = 2 * sin * (sin > 0 && Math.Abs(cos) < 0.3 ? 1 - taken : 1);
+            return new Point(x * (sin > 0 ? 0.8 : 1.2), 4 - 4 * cos);
+        }
+        var leaf = LeafMeasures.Of(LeafOutline.Of([.. Enumerable.Range(0, 200).Select(On)], new Point(0, 0), new Point(0, 8)).Value);
+        Assert.Equal(torn, leaf.LooksTorn);
+    }
+
     [Fact]
     public void Deeper_bays_are_measured_deeper()
     {

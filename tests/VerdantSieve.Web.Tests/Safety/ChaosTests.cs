@@ -109,10 +109,9 @@ public class ChaosTests(Application application)
             process.Kill(entireProcessTree: true);
         }
 
-        Assert.All(
-            [Recorders, Recorders + Walkers, workers.Length],
-            (end, part) => Assert.True(workers[..end][^Walkers..].Sum(worker => worker.Acknowledged) > 20, $"part {part} hardly worked")
-        );
+        Assert.All(workers, worker => Assert.True(worker.Acknowledged > 0, "one never got anything through"));
+        var through = workers.Sum(worker => worker.Acknowledged);
+        Assert.True(through > 60, $"only {through} were acknowledged");
         Assert.True(workers.Sum(worker => worker.Refused) > 0, "nothing was ever refused: the kills went by unnoticed");
         // The connections kept from before the kills are dead.
         Npgsql.NpgsqlConnection.ClearAllPools();

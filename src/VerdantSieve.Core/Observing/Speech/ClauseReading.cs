@@ -87,7 +87,7 @@ internal sealed class ClauseReading(SpeechListener listener, Clause clause, Phra
 
     private void HearState(PhraseItem item, int at)
     {
-        if (item.Meaning.Setting is not null || IsOfSomethingElse(at))
+        if (item.Meaning.Setting is not null || IsOfSomethingElse(at) || IsFormOfFlowers(item, at))
         {
             HearUnclear(item);
             return;
@@ -138,6 +138,10 @@ internal sealed class ClauseReading(SpeechListener listener, Clause clause, Phra
         && (at == 0 || clause.Items[at - 1] is PhraseItem before && before.Plays(SpokenRole.Silent))
         && clause.Items[at] is PhraseItem { Meaning: { IsWhole: false, IsThing: false } meaning }
         && !meaning.States.Any(meant => StateChoice.IsPlainspoken(meant.Character));
+
+    // “a white flower cone” is no fruit.
+    private bool IsFormOfFlowers(PhraseItem item, int at) =>
+        item.Meaning.IsFruit && at > 0 && clause.Items[at - 1] is PhraseItem before && before.Organs.Contains(Organ.Flower);
 
     // A word that is also the name of something is that; one that says nothing by itself is passed over; else it is told.
     private void HearUnclear(PhraseItem item)

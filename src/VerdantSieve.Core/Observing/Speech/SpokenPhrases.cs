@@ -22,7 +22,8 @@ internal static class SpokenPhrases
             him, her, long, wide, and so on, etc, e, g, in, into, onto, within, over, under, towards, toward, along, across, same,
             different, rest, own, today, now, currently, this morning, this week, hang, hangs, come, comes, sit, sits, stand, stands,
             several, between, whether, color, shape, size, number, texture, round a, round the, round each, near my house, looks like,
-            feel, feels, get, gets, becoming, become, becomes, than, rather than, held, bear, bears, bearing, ending, ends, end in, ends in
+            feel, feels, get, gets, becoming, become, becomes, than, rather than, held, bear, bears, bearing, ending, ends, end in, ends in,
+            on long stems
             """
         ),
         (
