@@ -110,7 +110,13 @@ public static class BladeOutline
     private static IReadOnlyList<Point> Profile(LeafForm form, string shape, double width)
     {
         var (widest, usualBase, usualApex) = Habit(shape);
-        var flat = shape is "oblong" or "linear" ? 0.3 : 0;
+        // Parallel over the middle two fifths, and for much longer where it is a ribbon.
+        var flat = shape switch
+        {
+            "oblong" => 0.2,
+            "linear" => 0.3,
+            _ => 0,
+        };
         var (low, high) = (new Point(width, widest - flat), new Point(width, widest + flat));
         return Curves.Joined(Foot(form.State("base", usualBase), shape, low), [high], Tip(form.State("apex", usualApex), shape, high));
     }
@@ -171,7 +177,7 @@ public static class BladeOutline
             ),
             "notched" => Curves.Joined(
                 Curves.Cubic(widest, new(w, m + 0.5 * rest), new(0.8 * w, 1), new(0.36 * w, 1)),
-                Curves.Cubic(new(0.36 * w, 1), new(0.18 * w, 1), new(0.06 * w, 0.98), tip with { Y = 0.92 })
+                Curves.Cubic(new(0.36 * w, 1), new(0.18 * w, 1), new(0.06 * w, 0.985), tip with { Y = 0.945 })
             ),
             "abrupt-tip" => Curves.Joined(
                 Curves.Cubic(widest, new(w, m + 0.5 * rest), new(0.62 * w, 0.93), new(0.16 * w, 0.93)),

@@ -78,7 +78,7 @@ public static class MarginTeeth
         var usual = (margin, size) switch
         {
             ("spiny", _) => 6,
-            ("wavy", _) => 5,
+            ("wavy", _) => 6,
             (_, "fine") => 34,
             (_, "coarse") => 12,
             _ => 20,
@@ -90,7 +90,7 @@ public static class MarginTeeth
     private static double Height(string margin) =>
         margin switch
         {
-            "wavy" => 0.13,
+            "wavy" => 0.09,
             "spiny" => 0.42,
             "crenate" => 0.36,
             "doubly-serrate" => 0.5,

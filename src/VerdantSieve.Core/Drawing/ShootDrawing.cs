@@ -40,12 +40,13 @@ public static class ShootDrawing
     private static Drawing Needled(LeafForm form)
     {
         var foliage = form.State(CharacterIds.Foliage, "");
-        var usual = foliage == "scale" ? UsualScales : UsualNeedles;
         if (foliage == "awl" && !form.Has(LeafForm.NeedleGrouping))
             return NeedleShoots.Awls(form);
-        if (NeedleShoots.Of(form.State(LeafForm.NeedleGrouping, ""), form) is { } drawn)
+        // Scales in threes look as those in pairs do, until they are under a lens; it is awls that stand off in threes.
+        var grouping = foliage == "scale" ? UsualScales : form.State(LeafForm.NeedleGrouping, "");
+        if (NeedleShoots.Of(grouping, form) is { } drawn)
             return drawn;
-        var guessed = NeedleShoots.Of(usual, form)!;
-        return foliage is "scale" or "awl" ? guessed : guessed.AsUnknown();
+        var guessed = NeedleShoots.Of(UsualNeedles, form)!;
+        return foliage == "awl" ? guessed : guessed.AsUnknown();
     }
 }

@@ -48,7 +48,7 @@ public sealed record LeafMeasures
     /// <summary>The widths of the blade at 0.05, 0.15 … 0.95 of its length, over the greatest.</summary>
     public required IReadOnlyList<double> Profile { get; init; }
 
-    /// <summary>How much one side lacks of what the other has, at the worst place of the middle half of a blade that is not lobed on both: 0 where
+    /// <summary>How much one side lacks of what the other has, at the worst place of the middle half of a blade not lobed on both: 0 where
     /// both are alike, 1 where one is gone.</summary>
     public required double Missing { get; init; }
 
