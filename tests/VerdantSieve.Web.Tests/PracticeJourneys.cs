@@ -136,7 +136,7 @@ public class PracticeJourneys(Application application)
         browser.Find("#said").Clear();
         browser.Find("#said").SendKeys("9");
         browser.Click("form .button");
-        Assert.True(browser.Has("#verdict"));
+        browser.Find("#verdict");
         browser.Click("#onward");
     }
 
