@@ -406,6 +406,43 @@ public class NotebookTests(TestDatabase store)
     }
 
     [Fact]
+    public async Task Whoever_goes_back_to_the_page_and_sends_it_again_begins_another_visit()
+    {
+        await using var database = store.Open();
+        var owner = Someone(Guid.NewGuid().ToString());
+        var (looks, tree, sent) = (Looks(database, owner), await ATree(owner), Guid.NewGuid());
+        var thrownAway = (await looks.Visit(tree, last => last, sent: sent))!;
+        await looks.Discard(thrownAway.Id, true);
+        Assert.NotEqual(thrownAway.Id, (await looks.Visit(tree, last => last, sent: sent))!.Id);
+
+        sent = Guid.NewGuid();
+        LookContent On(LookContent last, int day) => last.Again(new LocalDate(2026, 6, day));
+        var first = (await looks.Visit(tree, last => On(last, 1), sent: sent))!;
+        Assert.Equal(first.Id, (await looks.Visit(tree, last => On(last, 1), sent: sent))!.Id);
+        Assert.NotEqual(first.Id, (await looks.Visit(tree, last => On(last, 2), sent: sent))!.Id);
+        await looks.Change(first.Id, "noted", content => content with { Notes = "gone on with" });
+        Assert.NotEqual(first.Id, (await looks.Visit(tree, last => On(last, 1), sent: sent))!.Id);
+    }
+
+    [Fact]
+    public async Task What_is_sent_twice_at_the_same_moment_is_begun_once()
+    {
+        var (owner, sent) = (Someone(Guid.NewGuid().ToString()), Guid.NewGuid());
+        var begun = await Task.WhenAll(
+            Enumerable
+                .Range(0, 6)
+                .Select(async _ =>
+                {
+                    await using var database = store.Open();
+                    return (await Looks(database, owner).Start("temperate-trees", Begun, sent: sent)).Id;
+                })
+        );
+        Assert.Single(begun.Distinct());
+        await using var after = store.Open();
+        Assert.Single(await Trees(after, owner).Points());
+    }
+
+    [Fact]
     public async Task What_is_said_twice_in_one_breath_is_said_once()
     {
         await using var database = store.Open();

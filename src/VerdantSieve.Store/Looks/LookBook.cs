@@ -3,6 +3,7 @@ using System.Text;
 using Microsoft.EntityFrameworkCore;
 using NodaTime;
 using NodaTime.Text;
+using Npgsql;
 using VerdantSieve.Core;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Core.Trees;
@@ -46,6 +47,24 @@ public sealed class LookBook(SieveContext database, IClock clock, Reader reader)
     /// <summary>An id that nothing has yet.</summary>
     internal static string NewId() => RandomNumberGenerator.GetString(IdAlphabet, IdLength);
 
+    // The id of what is sent, and the look that came of the same sending before. Whoever goes back to a page sends the same as well, but has
+    // gone on with what came of it, thrown it away, or sends it on another day: that is another.
+    private async Task<(string Id, Look? There)> For(Guid? sent, LookContent content)
+    {
+        if (sent is not { } sending)
+            return (NewId(), null);
+        var id = IdOf(sending);
+        return await Find(id) switch
+        {
+            null => (id, null),
+            { Step: 0, IsDiscarded: false } there when LookShape.Write(there.Content) == LookShape.Write(content) => (id, there),
+            _ => (NewId(), null),
+        };
+    }
+
+    private static bool IsTaken(DbUpdateException refused) =>
+        refused.InnerException is PostgresException { SqlState: PostgresErrorCodes.UniqueViolation };
+
     // The same for the same sending of the same person, and for nobody else's.
     private string IdOf(Guid sent)
     {
@@ -67,17 +86,9 @@ public sealed class LookBook(SieveContext database, IClock clock, Reader reader)
         Guid? sent = null
     )
     {
-        var id = sent is { } sending ? IdOf(sending) : NewId();
-        if (sent is not null && await database.Trees.AnyAsync(tree => tree.Id == id))
-        {
-            // Whoever goes back to the page and begins another sends the same; the first has been gone on with then.
-            if (
-                await Find(id) is { Step: 0, IsDiscarded: false } untouched
-                && LookShape.Write(untouched.Content) == LookShape.Write(content)
-            )
-                return untouched;
-            id = NewId();
-        }
+        var (id, there) = await For(sent, content);
+        if (there is not null)
+            return there;
         var now = Now;
         var tree = new TreeRow
         {
@@ -88,7 +99,16 @@ public sealed class LookBook(SieveContext database, IClock clock, Reader reader)
             Changed = now,
         };
         database.Trees.Add(tree);
-        return await Begin(tree, id, content, done, outing);
+        try
+        {
+            return await Begin(tree, id, content, done, outing);
+        }
+        catch (DbUpdateException twice) when (sent is not null && IsTaken(twice))
+        {
+            // Both sendings came at the same moment, and the other was first.
+            database.ChangeTracker.Clear();
+            return await Find(id) ?? throw new InvalidOperationException($"Look {id} was begun and is gone.", twice);
+        }
     }
 
     /// <summary>Starts a look that is another visit to a tree.</summary>
@@ -103,12 +123,12 @@ public sealed class LookBook(SieveContext database, IClock clock, Reader reader)
         await using var transaction = await database.Database.BeginTransactionAsync();
         if (await TreeBook.Locked(database, reader, treeId) is not ({ } tree, Sharing.Own))
             return null;
-        var id = sent is { } sending ? IdOf(sending) : NewId();
-        if (sent is not null && await Find(id) is { IsDiscarded: false } there && there.TreeId == treeId)
-            return there;
         var before = await Visits(treeId);
         if (begin(before is [.., var last] ? last.Content : new LookContent()) is not { } content)
             return null;
+        var (id, there) = await For(sent, content);
+        if (there?.TreeId == treeId)
+            return there;
         await database
             .Looks.Where(look => look.TreeId == treeId && look.IsLatest)
             .ExecuteUpdateAsync(set => set.SetProperty(look => look.IsLatest, false));

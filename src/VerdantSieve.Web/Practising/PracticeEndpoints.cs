@@ -40,7 +40,7 @@ public static class PracticeEndpoints
                 .Match(
                     name: own => Plate(own, open),
                     part: _ => null,
-                    read: own => StateDrawings.Of(own.Character, own.State) is { } drawing ? SvgPen.File(drawing) : null,
+                    read: own => open.Drawn.Of(own.Character, own.State) is { } drawing ? SvgPen.File(drawing) : null,
                     record: _ => null,
                     measure: own => Specimen.Of(own, open.Flora, open.Drawn) is { } specimen ? SpecimenPicture.Of(specimen) : null
                 )
