@@ -63,7 +63,7 @@ internal static class Practice
     {
         var drawn = new DrawnVocabulary(flora.Vocabulary, flora.Vocabulary);
         Taxon[] pool = [.. flora.Taxa.Where(taxon => taxon.Distribution.Includes("OHI"))];
-        var maker = new SetMaker(sieve, drawn);
+        var maker = new SetMaker(new Poser(sieve, drawn));
         var wish = new SetWish(pool, Enum.GetValues<ExerciseKind>(), "OHI");
         for (var time = 0; time < 3; time++)
         {

@@ -6,6 +6,7 @@ using VerdantSieve.Core.Drawing;
 using VerdantSieve.Core.Drawing.Plates;
 using VerdantSieve.Core.Measuring;
 using VerdantSieve.Core.Observing.Speech;
+using VerdantSieve.Core.Practising;
 using VerdantSieve.Core.Sieving;
 using VerdantSieve.Views.Drawings;
 
@@ -24,6 +25,7 @@ public sealed class OpenFlora
     private readonly NameIndex names;
     private readonly VocabularyIndex vocabulary;
     private readonly Lazy<Task<FloraReport>> report;
+    private readonly Lazy<Poser> poser;
 
     // Worked out when first asked for; what comes of it is the same whoever asks.
     private readonly ConcurrentDictionary<ScientificName, IReadOnlyList<Taxon>> mostLike = new();
@@ -57,6 +59,7 @@ public sealed class OpenFlora
                 .CountBy(family => family)
                 .OrderBy(pair => pair.Key, StringComparer.Ordinal),
         ];
+        poser = new Lazy<Poser>(() => new Poser(Sieve, Drawn));
         report = new Lazy<Task<FloraReport>>(() => Task.Run(() => FloraReport.Of(Sieve, Drawn)));
     }
 
@@ -71,6 +74,9 @@ public sealed class OpenFlora
 
     /// <summary>The key over it.</summary>
     public Sieve Sieve { get; }
+
+    /// <summary>Poses exercises of this flora.</summary>
+    public Poser Poser => poser.Value;
 
     /// <summary>Reads what people say of a plant in this flora's words.</summary>
     public SpeechReader Speech { get; }

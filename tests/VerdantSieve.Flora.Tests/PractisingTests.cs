@@ -13,7 +13,7 @@ public class PractisingTests
     private static readonly LocalDate Today = new(2026, 6, 1);
     private static readonly Sieve Sieve = ShippedFlora.Sieve;
     private static readonly Poser Poser = new(Sieve, ShippedFlora.Drawn);
-    private static readonly SetMaker Maker = new(Sieve, ShippedFlora.Drawn);
+    private static readonly SetMaker Maker = new(Poser);
 
     private static Core.Botany.Flora Flora => Sieve.Flora;
 

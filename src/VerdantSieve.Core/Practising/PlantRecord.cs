@@ -142,7 +142,11 @@ public sealed class PlantRecord
 /// <param name="Reading">The reading.</param>
 /// <param name="Bits">How far it speaks for the plant’s own kind: the log, base 2, of how much likelier that makes it than the rival
 /// does.</param>
-public sealed record Weighing(Reading Reading, double Bits);
+public sealed record Weighing(Reading Reading, double Bits)
+{
+    /// <summary>How many times as likely the kind it speaks for makes it: 1 where it speaks for neither.</summary>
+    public double Times => Math.Pow(2, Math.Abs(Bits));
+}
 
 /// <summary>How a record was to be reasoned about.</summary>
 /// <param name="Rival">The kind it was taken for, or the nearest to it.</param>

@@ -33,8 +33,16 @@ public sealed class Poser(Sieve sieve, DrawnVocabulary drawn)
     // What takes so much of the slips of a state is its neighbour.
     private const double Often = 0.25;
 
-    private readonly Nearness nearness = new(sieve);
     private readonly Likeness likeness = new(sieve.Flora);
+
+    /// <summary>The sieve over the flora.</summary>
+    public Sieve Sieve => sieve;
+
+    /// <summary>What of the flora is drawn.</summary>
+    public DrawnVocabulary Drawn => drawn;
+
+    /// <summary>How near two of its kinds are.</summary>
+    public Nearness Nearness { get; } = new(sieve);
 
     private Flora Flora => sieve.Flora;
 
@@ -58,7 +66,7 @@ public sealed class Poser(Sieve sieve, DrawnVocabulary drawn)
                 .OrderByDescending(doubles.Contains)
                 .ThenBy(other => likeness.Difference(taxon, other) is var apart and >= 0 ? apart : 1)
                 .Take(Looked)
-                .Select(other => (Taxon: other, Bits: nearness.Bits(taxon, other)))
+                .Select(other => (Taxon: other, Bits: Nearness.Bits(taxon, other)))
                 // Where it is new, the nearest wait until it is known.
                 .OrderBy(pair => exercise.IsEasy ? -pair.Bits : pair.Bits)
                 .Take(Choices - 1)

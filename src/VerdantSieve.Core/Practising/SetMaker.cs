@@ -1,7 +1,6 @@
 using NodaTime;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Drawing;
-using VerdantSieve.Core.Sieving;
 
 namespace VerdantSieve.Core.Practising;
 
@@ -16,9 +15,8 @@ public sealed record SetWish(IReadOnlyList<Taxon> Pool, IReadOnlyList<ExerciseKi
 }
 
 /// <summary>Makes sets: what is due first, then what is new, the commonest kinds and the nearest doubles first.</summary>
-/// <param name="sieve">The sieve over the flora.</param>
-/// <param name="drawn">What of the flora is drawn.</param>
-public sealed class SetMaker(Sieve sieve, DrawnVocabulary drawn)
+/// <param name="poser">What poses exercises of the flora: nothing is put into a set that can't be posed.</param>
+public sealed class SetMaker(Poser poser)
 {
     /// <summary>How many exercises a set has where nothing is said.</summary>
     public const int Usual = 10;
@@ -29,10 +27,8 @@ public sealed class SetMaker(Sieve sieve, DrawnVocabulary drawn)
     // A state has to be drawn unlike another to be read off a drawing, and a plate must show something.
     private const int FewestStates = 2;
 
-    private readonly Poser poser = new(sieve, drawn);
-    private readonly Nearness nearness = new(sieve);
-
-    private Flora Flora => sieve.Flora;
+    private Flora Flora => poser.Sieve.Flora;
+    private DrawnVocabulary Drawn => poser.Drawn;
 
     /// <summary>A set.</summary>
     /// <param name="wish">What it is to be made of.</param>
@@ -81,7 +77,7 @@ public sealed class SetMaker(Sieve sieve, DrawnVocabulary drawn)
             part: own => poser.Pose(own) is not null,
             read: own => poser.Pose(own) is not null,
             record: _ => true,
-            measure: own => Specimen.Of(own, Flora, drawn) is not null
+            measure: own => Specimen.Of(own, Flora, Drawn) is not null
         );
 
     // What is new as it comes, then what was asked before, by the day it comes due.
@@ -99,7 +95,7 @@ public sealed class SetMaker(Sieve sieve, DrawnVocabulary drawn)
             ExerciseKind.Read => Drawings(wish.Pool, random),
             ExerciseKind.Record => Commonest(wish, random).SelectMany(taxon => RecordsOf(taxon, wish.Region, random)),
             ExerciseKind.Measure => Commonest(wish, random)
-                .SelectMany(taxon => Specimen.AskedOf(taxon, Flora, drawn).Select(asked => (Taxon: taxon, Asked: asked)))
+                .SelectMany(taxon => Specimen.AskedOf(taxon, Flora, Drawn).Select(asked => (Taxon: taxon, Asked: asked)))
                 .OrderBy(_ => random.Next())
                 .Select(pair => new MeasureLeaf(pair.Taxon.Name.Text, pair.Asked.Id, random.Next())),
         };
@@ -127,7 +123,7 @@ public sealed class SetMaker(Sieve sieve, DrawnVocabulary drawn)
             )
             .DistinctBy(pair => Subjects.OfDouble(pair.One, pair.Other))
             // Those that are told apart by most come first: the nearest are for whoever knows those.
-            .Select(pair => (pair.One, pair.Other, Bits: nearness.Bits(Flora.FindTaxon(pair.One)!, Flora.FindTaxon(pair.Other)!)))
+            .Select(pair => (pair.One, pair.Other, Bits: poser.Nearness.Bits(Flora.FindTaxon(pair.One)!, Flora.FindTaxon(pair.Other)!)))
             .OrderByDescending(pair => pair.Bits + random.NextDouble())
             .Select(pair => (pair.One, pair.Other));
     }
@@ -142,7 +138,7 @@ public sealed class SetMaker(Sieve sieve, DrawnVocabulary drawn)
                     States: pool.Select(taxon => taxon.Score(character.Id))
                         .OfType<StateScore>()
                         .SelectMany(score => score.States.Where(state => state.Weight > 0).Select(state => state.State))
-                        .Where(state => drawn.Draws(character.Id, state))
+                        .Where(state => Drawn.Draws(character.Id, state))
                         .Distinct()
                         .ToArray()
                 )

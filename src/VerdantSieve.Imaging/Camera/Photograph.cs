@@ -54,20 +54,15 @@ public sealed record LeafOnSheet(IReadOnlyList<Point> Blade, IReadOnlyList<Point
             [.. strokes.Where(stroke => stroke.Kind == StrokeKind.Vein).Select(Line)]
         );
     }
-}
 
-/// <summary>What can happen to a leaf before it is photographed.</summary>
-public static class Tearing
-{
-    /// <summary>Tears a piece out of a leaf’s right side, halfway up.</summary>
-    /// <param name="leaf">The leaf.</param>
+    /// <summary>The leaf with a piece torn out of its right side, halfway up.</summary>
     /// <param name="depth">How far towards the midrib, 0 to 1.</param>
-    public static LeafOnSheet Torn(this LeafOnSheet leaf, double depth)
+    public LeafOnSheet Torn(double depth)
     {
-        var (foot, tip) = (leaf.Stalk[^1], leaf.Veins[0][^1]);
+        var (foot, tip) = (Stalk[^1], Veins[0][^1]);
         var length = foot.To(tip);
         var (ux, uy) = ((tip.X - foot.X) / length, (tip.Y - foot.Y) / length);
-        Point Torn(Point p)
+        Point Moved(Point p)
         {
             var along = ((p.X - foot.X) * ux + (p.Y - foot.Y) * uy) / length;
             var aside = (p.X - foot.X) * -uy + (p.Y - foot.Y) * ux;
@@ -77,7 +72,7 @@ public static class Tearing
             var deep = depth * Math.Min(1, Math.Min((along - 0.4) / 0.16, (0.66 - along) / 0.06));
             return new Point(p.X + uy * aside * deep, p.Y - ux * aside * deep);
         }
-        return leaf with { Blade = [.. leaf.Blade.Select(Torn)] };
+        return this with { Blade = [.. Blade.Select(Moved)] };
     }
 }
 

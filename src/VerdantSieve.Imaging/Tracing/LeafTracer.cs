@@ -164,7 +164,7 @@ public static class LeafTracer
         var shift = new CvPoint(edge - box.X, edge - box.Y);
         Cv2.FillPoly(own, [contour.Select(p => p + shift)], Scalar.White);
         var area = Cv2.ContourArea(contour);
-        var foot = TakeStalk(own, Math.Sqrt(area), out var stalk);
+        var cut = TakeStalk(own, Math.Sqrt(area));
         Cv2.FindContours(own, out var parts, out _, RetrievalModes.External, ContourApproximationModes.ApproxNone);
         if (parts.Length == 0)
             return null;
@@ -174,11 +174,11 @@ public static class LeafTracer
         if (outline.Count < 8)
             return null;
         // Where no stalk is seen, the lower end is taken for the foot; the person turns it round.
-        var at = foot is { } found ? Back(found) : Ends(outline).MaxBy(end => end.Y);
+        var at = cut is { } found ? Back(found.Foot) : Ends(outline).MaxBy(end => end.Y);
         var nearest = outline.MinBy(p => p.To(at));
         var tip = TipOf(outline, nearest);
-        var leaf = foot is null ? new TracedLeaf(outline, nearest, tip) : LeafEnds.Foot(new TracedLeaf(outline, nearest, tip), stalk);
-        return LeafEnds.Tip(leaf);
+        var leaf = new TracedLeaf(outline, nearest, tip);
+        return LeafEnds.Tip(cut is var (_, radius) ? LeafEnds.Foot(leaf, radius) : leaf);
     }
 
     // The far end of the line from the foot through the middle of the blade, and thereabouts the farthest place.
@@ -198,9 +198,8 @@ public static class LeafTracer
     }
 
     // The longest thin part that hangs on the blade is the stalk: it is taken away, and where it hung is the foot.
-    private static CvPoint? TakeStalk(Mat own, double size, out double radius)
+    private static (CvPoint Foot, double Radius)? TakeStalk(Mat own, double size)
     {
-        radius = 0;
         using var depth = new Mat();
         Cv2.DistanceTransform(own, depth, DistanceTypes.L2, DistanceTransformMasks.Mask5);
         if (Thin(own, depth, size) is not { } rough)
@@ -208,13 +207,13 @@ public static class LeafTracer
         // The stalk itself is about as thin all along: what is half as wide again is blade.
         using var part = new Mat(own.Size(), MatType.CV_8U, Scalar.Black);
         Cv2.FillPoly(part, [rough], Scalar.White);
-        radius = 1.5 * HalfWidth(depth, part) + 1;
+        var radius = 1.5 * HalfWidth(depth, part) + 1;
         using var finer = Opened(own, radius);
         var stalk = Longest(own, finer, depth, 0.05 * size, part) ?? rough;
         Cv2.FillPoly(own, [stalk], Scalar.Black);
         // Where it touched the blade.
         var touching = stalk.Where(p => Touches(finer, p)).ToArray();
-        return touching.Length == 0 ? null : new CvPoint((int)touching.Average(p => p.X), (int)touching.Average(p => p.Y));
+        return touching.Length == 0 ? null : (new CvPoint((int)touching.Average(p => p.X), (int)touching.Average(p => p.Y)), radius);
     }
 
     // Thinner than this, and long, may be a stalk, with the narrow end of a tapered blade on it; where the ends of lobes hang on it as

@@ -47,8 +47,8 @@ public sealed class LookBook(SieveContext database, IClock clock, Reader reader)
     /// <summary>An id that nothing has yet.</summary>
     internal static string NewId() => RandomNumberGenerator.GetString(IdAlphabet, IdLength);
 
-    // The id of what is sent, and the look that came of the same sending before. Whoever goes back to a page sends the same as well, but has
-    // gone on with what came of it, thrown it away, or sends it on another day: that is another.
+    // The id of what is sent, and the look that came of the same sending before. Whoever goes back to a page sends the same as well, but
+    // has gone on with what came of it, thrown it away, or sends it on another day: that is another.
     private async Task<(string Id, Look? There)> For(Guid? sent, LookContent content)
     {
         if (sent is not { } sending)

@@ -164,8 +164,8 @@ public sealed class SvgPen
 
     private readonly ConcurrentDictionary<(StrokeKind Kind, Tint? Tint), string> styles = new();
 
-    // Inherited colours, so that a drawing fetched on its own follows the page, light or dark. A plate has hundreds of strokes in some
-    // twenty styles.
+    // Inherited colours, so that a drawing fetched on its own follows the page, light or dark. A plate has many more strokes than
+    // styles.
     private string Style(Stroke stroke) =>
         styles.GetOrAdd(
             (stroke.Kind, stroke.Tint),

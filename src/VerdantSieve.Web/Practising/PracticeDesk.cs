@@ -1,4 +1,3 @@
-using System.Runtime.CompilerServices;
 using System.Security.Cryptography;
 using NodaTime;
 using NodaTime.Extensions;
@@ -8,20 +7,15 @@ using VerdantSieve.Core.Practising;
 using VerdantSieve.Store.Lists;
 using VerdantSieve.Store.Notebooks;
 using VerdantSieve.Store.Practising;
+using VerdantSieve.Web.Notebooks;
 
 namespace VerdantSieve.Web.Practising;
 
 /// <summary>Makes sets of what somebody asks to practise, and poses what is in them.</summary>
 public sealed class PracticeDesk(PracticeBook practice, ListBook lists, TreeBook trees, IClock clock)
 {
-    // What poses exercises is worked out once for each edition of a flora.
-    private static readonly ConditionalWeakTable<OpenFlora, Poser> Posers = [];
-
     /// <summary>The day it is here.</summary>
     public LocalDate Today => clock.InTzdbSystemDefaultZone().GetCurrentDate();
-
-    /// <summary>What poses exercises of a flora.</summary>
-    public static Poser PoserOf(OpenFlora open) => Posers.GetValue(open, static flora => new Poser(flora.Sieve, flora.Drawn));
 
     /// <summary>Begins a set.</summary>
     /// <param name="form">What is asked for.</param>
@@ -40,7 +34,7 @@ public sealed class PracticeDesk(PracticeBook practice, ListBook lists, TreeBook
     private async Task<Outcome<string>> Begin(PoolForm form, OpenFlora open, string title, IReadOnlyList<Taxon> pool, string? classId)
     {
         var region = Regions.Exists(form.Region ?? "") ? form.Region : null;
-        var made = new SetMaker(open.Sieve, open.Drawn).Make(
+        var made = new SetMaker(open.Poser).Make(
             new SetWish(pool, form.Chosen, region) { OnlyDue = form.Of == PoolSource.Due && classId is null },
             await practice.Known(),
             Today,
@@ -64,7 +58,7 @@ public sealed class PracticeDesk(PracticeBook practice, ListBook lists, TreeBook
             PoolSource.List => form.List is { Length: > 0 } id && await lists.Find(id) is { } list
                 ? (list.Content.Title, TaxaOf(list, open))
                 : ("", []),
-            PoolSource.Notebook => ("My notebook", Named(await trees.Points(open.Flora.About.Id), open)),
+            PoolSource.Notebook => ("My notebook", (await trees.Points(open.Flora.About.Id)).KindsOf(open.Flora)),
             PoolSource.Missed => ("What I missed", Missed(await practice.Answers(), open)),
             PoolSource.Due => ("Due today", open.Flora.Taxa),
         };
@@ -86,9 +80,6 @@ public sealed class PracticeDesk(PracticeBook practice, ListBook lists, TreeBook
     public static IReadOnlyList<Taxon> TaxaOf(PlantList list, OpenFlora open) =>
         [.. list.Content.Kinds.Select(kind => open.Flora.FindTaxon(kind.Name)).OfType<Taxon>()];
 
-    private static IEnumerable<Taxon> Named(IReadOnlyList<TreePoint> points, OpenFlora open) =>
-        points.Select(point => point.Name is { } name ? open.Flora.FindTaxon(name) : null).OfType<Taxon>();
-
     // With what they were taken for, which is half of it.
     private static IEnumerable<Taxon> Missed(IReadOnlyList<(Answered Answered, DateTimeOffset Given)> answers, OpenFlora open) =>
         answers
@@ -100,9 +91,9 @@ public sealed class PracticeDesk(PracticeBook practice, ListBook lists, TreeBook
     /// <summary>The choices of an exercise; null where there is nothing to choose from.</summary>
     public static Posed? Pose(Exercise exercise, PracticeSet set, OpenFlora open) =>
         exercise.Match(
-            name: own => PoserOf(open).Pose(own, [.. set.Pool.Select(open.Flora.FindTaxon).OfType<Taxon>()]),
-            part: own => PoserOf(open).Pose(own),
-            read: own => PoserOf(open).Pose(own),
+            name: own => open.Poser.Pose(own, [.. set.Pool.Select(open.Flora.FindTaxon).OfType<Taxon>()]),
+            part: own => open.Poser.Pose(own),
+            read: own => open.Poser.Pose(own),
             record: _ => null,
             measure: _ => null
         );

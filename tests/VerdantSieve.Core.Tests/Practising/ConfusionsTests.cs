@@ -33,6 +33,21 @@ public class ConfusionsTests
     }
 
     [Fact]
+    public void A_kind_fares_as_often_as_it_was_named_right_and_the_worst_comes_first()
+    {
+        var fared = Fared.Of([
+            Named("Aus a", "Aus a"),
+            Named("Aus b", ""),
+            Named("Aus b", "Aus b"),
+            Named("Aus b", "Aus a"),
+            Read("serrate", "dentate"),
+            new(new PartTwo("Aus a", "Aus b", 1), new Answer("margin", "shape", false, false, Certainty.Fair)),
+        ]);
+        Assert.Equal([new Fared("Aus b", 3, 1), new Fared("Aus a", 1, 1)], fared);
+        Assert.Equal(1 / 3.0, fared[0].Share, 9);
+    }
+
+    [Fact]
     public void Whoever_errs_when_sure_is_taken_to_guess_and_whoever_does_not_as_they_say()
     {
         var careless = MeasuredCertainty.Of([

@@ -31,7 +31,7 @@ public sealed class ClassModel(ListBook lists, PracticeBook practice, PracticeDe
     public ConfusionsView? View { get; private set; }
 
     /// <summary>How each kind fared: how often it was shown, and how often named right.</summary>
-    public IReadOnlyList<(string Kind, int Shown, int Right)> Kinds { get; private set; } = [];
+    public IReadOnlyList<Fared> Kinds { get; private set; } = [];
 
     public async Task<IActionResult> OnGet(string id, CancellationToken cancel) => await Load(id, cancel) ? Page() : NotFound();
 
@@ -68,15 +68,7 @@ public sealed class ClassModel(ListBook lists, PracticeBook practice, PracticeDe
         if (People < Fewest)
             return true;
         View = new ConfusionsView(open, Confusions.Of(answers), answers.Count);
-        Kinds =
-        [
-            .. answers
-                .Where(answered => answered.Exercise is NamePlant or NameRecord)
-                .GroupBy(answered => Recap.KindsOf(answered.Exercise)[0])
-                .Select(group => (group.Key, group.Count(), group.Count(answered => answered.Answer.IsRight)))
-                .OrderBy(line => (double)line.Item3 / line.Item2)
-                .ThenBy(line => line.Key, StringComparer.Ordinal),
-        ];
+        Kinds = Fared.Of(answers);
         return true;
     }
 }

@@ -5,6 +5,7 @@ using VerdantSieve.Core.Botany;
 using VerdantSieve.Store.Lists;
 using VerdantSieve.Store.Notebooks;
 using VerdantSieve.Web.Listing;
+using VerdantSieve.Web.Notebooks;
 using VerdantSieve.Web.Shared;
 
 namespace VerdantSieve.Web.Pages.Lists;
@@ -41,8 +42,7 @@ public sealed class IndexModel(ListBook lists, TreeBook trees, FloraShelf shelf)
                 cancel
             );
         var id = await lists.Begin(shelf.Shipped.Flora.About.Id, new ListContent(Titled("A list"), "", found.Kinds));
-        TempData[ListModel.Mended] = string.Join('\n', found.Mended.Select(pair => $"{pair.Written} → {pair.Meant}").Take(40));
-        TempData[ListModel.Unknown] = string.Join('\n', found.Unknown.Take(40));
+        ListModel.Tell(found, TempData);
         return RedirectToPage("/Lists/List", new { id });
     }
 
@@ -77,13 +77,7 @@ public sealed class IndexModel(ListBook lists, TreeBook trees, FloraShelf shelf)
     public async Task<IActionResult> OnPostNotebook(CancellationToken cancel)
     {
         var open = shelf.Shipped;
-        Taxon[] taxa =
-        [
-            .. (await trees.Points(open.Flora.About.Id, cancel: cancel))
-                .Select(tree => tree.Name is { } name ? open.Flora.FindTaxon(name) : null)
-                .OfType<Taxon>()
-                .Distinct(),
-        ];
+        Taxon[] taxa = [.. (await trees.Points(open.Flora.About.Id, cancel: cancel)).KindsOf(open.Flora)];
         if (taxa.Length == 0)
             return await Refused(new Fault("notebook", "No tree of your notebook is named as a kind yet."), cancel);
         ListTitle = "My notebook";

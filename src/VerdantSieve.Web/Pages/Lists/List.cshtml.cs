@@ -1,5 +1,6 @@
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
+using Microsoft.AspNetCore.Mvc.ViewFeatures;
 using NodaTime;
 using NodaTime.Extensions;
 using NodaTime.Text;
@@ -27,7 +28,8 @@ public sealed class ListModel(ListBook lists, LookBook looks, Reader reader, Flo
     // A sheet for each kind: more are no booklet any longer.
     private const int MostSheets = 120;
 
-    private const int LongestNote = 2000;
+    private const int LongestNote = 2000,
+        MostTold = 40;
 
     public PlantList List { get; private set; } = null!;
     public OpenFlora Open { get; private set; } = null!;
@@ -57,7 +59,7 @@ public sealed class ListModel(ListBook lists, LookBook looks, Reader reader, Flo
             var changed = await lists.Change(id, edition, _ => content);
             if (changed == true)
             {
-                Tell(read.Value);
+                Tell(read.Value, TempData);
                 return RedirectToPage(new { id });
             }
             fault = new Fault(
@@ -79,10 +81,11 @@ public sealed class ListModel(ListBook lists, LookBook looks, Reader reader, Flo
             yield return new Fault("note", $"At most {LongestNote} letters are kept.");
     }
 
-    private void Tell(ListText.Read read)
+    /// <summary>Tells on the next page what was mended in a list, and what in it no kind goes by.</summary>
+    public static void Tell(ListText.Read read, ITempDataDictionary next)
     {
-        TempData[Mended] = string.Join('\n', read.Mended.Select(pair => $"{pair.Written} → {pair.Meant}").Take(40));
-        TempData[Unknown] = string.Join('\n', read.Unknown.Take(40));
+        next[Mended] = string.Join('\n', read.Mended.Select(pair => $"{pair.Written} → {pair.Meant}").Take(MostTold));
+        next[Unknown] = string.Join('\n', read.Unknown.Take(MostTold));
     }
 
     public async Task<IActionResult> OnPostUndo(string id) => await lists.Undo(id) ? RedirectToPage(new { id }) : NotFound();

@@ -190,20 +190,14 @@ public sealed class SetModel(PracticeBook book, FloraShelf shelf) : PageModel
         );
 
     /// <summary>What tells a kind from another, in a sentence; its score and the other’s where no mark is written down.</summary>
-    public string MarkOf(Taxon taxon, Taxon other)
-    {
-        if (taxon.Doubles.FirstOrDefault(alike => alike.Name == other.Name.Text) is { Mark: { Length: > 0 } mark })
-            return $"{Say.Capital(taxon.CommonName)}: {mark}.";
-        if (other.Doubles.FirstOrDefault(alike => alike.Name == taxon.Name.Text) is { Mark: { Length: > 0 } against })
-            return $"{Say.Capital(other.CommonName)}: {against}.";
-        var best = Open
-            .Sieve.TellApart([taxon, other], Circumstances.Unknown)
-            .FirstOrDefault(apart => apart.Scores.All(score => score is not null) && apart.Bits > 0);
-        return best is null
-            ? "The flora knows no mark that parts the two."
-            : $"{Say.Capital(best.Character.Label)}: {ScoreOf(taxon, best.Character)} in {taxon.CommonName}, "
-                + $"{ScoreOf(other, best.Character)} in {other.CommonName}.";
-    }
+    public string MarkOf(Taxon taxon, Taxon other) =>
+        PartingMark.Between(taxon, other, Open.Sieve) switch
+        {
+            null => "The flora knows no mark that parts the two.",
+            { Character: { } character } => $"{Say.Capital(character.Label)}: {ScoreOf(taxon, character)} in {taxon.CommonName}, "
+                + $"{ScoreOf(other, character)} in {other.CommonName}.",
+            var mark => $"{Say.Capital(mark.Of!.CommonName)}: {mark.Written}.",
+        };
 
     /// <summary>What a kind shows of a character, in words; "not said" where the flora does not say.</summary>
     public string ScoreOf(Taxon taxon, Character character) =>

@@ -83,6 +83,15 @@ public class SpeechReaderTests
     }
 
     [Theory]
+    [InlineData("a white flower cone", false)]
+    [InlineData("white flower berries", false)]
+    [InlineData("white flowers, cones", true)]
+    [InlineData("white flowers and red berries", true)]
+    [InlineData("brown cones", true)]
+    public void What_flowers_are_shaped_like_is_no_fruit(string text, bool isFruit) =>
+        Assert.Equal(isFruit, Hear(text).Readings.Any(heard => heard.Reading.Character == "fruit-type"));
+
+    [Theory]
     [InlineData("leaf 30 cm long", "blade-length")]
     [InlineData("compound, leaf 30 cm long", "leaf-length")]
     [InlineData("compound, leaflets 9 cm long", "blade-length")]
