@@ -1,3 +1,4 @@
+using Microsoft.EntityFrameworkCore;
 using NodaTime;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Store.Looks;
@@ -129,7 +130,6 @@ public class LookBookTests(TestDatabase store)
         await using var database = store.Open();
         var book = new LookBook(database, SystemClock.Instance, Reader.Here);
         Assert.Null(await book.Find(id));
-        Assert.Null(await book.FloraOf(id));
         Assert.Null(await book.Change(id, "x", content => content));
         Assert.Null(await book.Move(id, -1));
         Assert.False(await book.Discard(id, true));
@@ -167,6 +167,38 @@ public class LookBookTests(TestDatabase store)
                 })
         );
         Assert.Equal(8, (await new LookBook(database, SystemClock.Instance, Reader.Here).Find(id))!.Content.Readings.Count);
+    }
+
+    [Fact]
+    public async Task What_is_changed_in_a_look_that_was_changed_since_it_was_found_is_what_it_says_by_then()
+    {
+        await using var database = store.Open();
+        var book = new LookBook(database, SystemClock.Instance, Reader.Here);
+        var found = await book.Start("temperate-trees", Begun);
+        await book.Change(found.Id, "another reading", Reads("margin"));
+        var changed = (await book.Change(found, "reading", Reads("smell")))!;
+        Assert.Equal(["margin", "smell"], changed.Content.Readings.Select(reading => reading.Character));
+        // What it gave can be changed again, without looking it up.
+        var again = (await book.Change(changed, "a third", Reads("habit")))!;
+        Assert.Equal((3, "a third"), (again.Step, again.Undoes));
+        Assert.Equal(again.Content.Readings.Count, (await book.Find(found.Id))!.Content.Readings.Count);
+        // What was undone elsewhere is not there any more.
+        await book.Move(found.Id, -1);
+        var other = (await book.Change(again, "another third", Reads("fruit-type")))!;
+        Assert.Equal(["margin", "smell", "fruit-type"], other.Content.Readings.Select(reading => reading.Character));
+
+        static Func<LookContent, LookContent?> Reads(string character) =>
+            content => content with { Readings = [.. content.Readings, new RawReading(character) { Unknown = true }] };
+    }
+
+    [Fact]
+    public async Task A_look_that_is_gone_since_it_was_found_is_not_changed()
+    {
+        await using var database = store.Open();
+        var book = new LookBook(database, SystemClock.Instance, Reader.Here);
+        var found = await book.Start("temperate-trees", Begun);
+        await database.Trees.Where(tree => tree.Id == found.TreeId).ExecuteDeleteAsync();
+        Assert.Null(await book.Change(found, "late", content => content with { Notes = "late" }));
     }
 
     [Fact]

@@ -104,7 +104,6 @@ public class NotebookTests(TestDatabase store)
         var looks = Looks(database, bob);
         Assert.Null(await Trees(database, bob).Find(id));
         Assert.Null(await looks.Find(id));
-        Assert.Null(await looks.FloraOf(id));
         Assert.Null(await looks.Change(id, "spoilt", c => c with { Notes = "mine" }));
         Assert.Null(await looks.Move(id, -1));
         Assert.Null(await looks.Visit(id, c => c));

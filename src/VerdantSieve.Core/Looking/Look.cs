@@ -15,4 +15,10 @@ public sealed record Look(string Id, string FloraId, LookContent Content, int St
 
     /// <summary>The other visits to the same tree, oldest first.</summary>
     public IReadOnlyList<Visit> Others { get; init; } = [];
+
+    /// <summary>Another with every writing of it, so that whoever writes what they read notices that it was written meanwhile.</summary>
+    public uint Version { get; init; }
+
+    /// <summary>Whether what is being sent was kept before: the answer to it was lost, and it comes a second time.</summary>
+    public bool IsKept { get; init; }
 }

@@ -44,11 +44,12 @@ internal sealed class Doubts(Weighed weighed)
 
     private (double Slip, double Gap) Faults(int at, double[] posterior)
     {
+        var faults = evidence[at].Faults;
         var (slip, gap) = (0.0, 0.0);
         for (var row = 0; row < posterior.Length; row++)
         {
-            slip += posterior[row] * evidence[at].SlipChance(row);
-            gap += posterior[row] * evidence[at].GapChance(row);
+            slip += posterior[row] * faults.Slip(row);
+            gap += posterior[row] * faults.Gap(row);
         }
         return (slip, gap);
     }

@@ -21,13 +21,14 @@ internal static class KeepAway
         var (harmless, all) = (0.0, 0.0);
         Hazard? worst = null;
         var mostLikely = 0.0;
-        foreach (var candidate in weighed.ByRow)
+        for (var t = 0; t < weighed.Table.Rows.Taxa; t++)
         {
-            all += candidate.Probability;
-            if (Burning(candidate.Taxon) is not { } burns)
-                harmless += candidate.Probability;
-            else if (candidate.Probability > mostLikely)
-                (worst, mostLikely) = (burns, candidate.Probability);
+            var chance = weighed.Posterior[t];
+            all += chance;
+            if (weighed.Table.Burning[t] is not { } burns)
+                harmless += chance;
+            else if (chance > mostLikely)
+                (worst, mostLikely) = (burns, chance);
         }
         return harmless < Harmless * all ? worst : null;
     }
@@ -47,14 +48,11 @@ internal static class KeepAway
         return touched is null ? null : $"Wait with touching: {touched.Taxon.CommonName} is still possible.";
     }
 
-    private static Hazard? Burning(Taxon taxon)
-    {
-        // Most have none, and all are asked.
-        for (var i = 0; i < taxon.Hazards.Count; i++)
-            if (taxon.Hazards[i] is { Kind: HazardKind.SkinIrritant, Act: HazardAct.Touch, Part: HazardPart.Any } burns)
-                return burns;
-        return null;
-    }
+    /// <summary>What burns the skin wherever a plant of the taxon is touched; null where nothing does.</summary>
+    public static Hazard? Burning(Taxon taxon) =>
+        taxon.Hazards.FirstOrDefault(hazard =>
+            hazard is { Kind: HazardKind.SkinIrritant, Act: HazardAct.Touch, Part: HazardPart.Any }
+        );
 
     /// <summary>Whether a character can be read without coming nearer.</summary>
     public static bool IsAtArmsLength(Character character) =>

@@ -134,17 +134,21 @@ internal sealed class NextLooks
     {
         var opened = new Dictionary<string, double>();
         var open = new List<(Character Character, double Bits, double Chance)>();
+        var inLeaf = ChanceInLeaf(known);
         foreach (var character in among)
         {
             // What needs touching is held back, which says why; what needs coming near is not offered.
             if (keepAway && !character.Contact && !KeepAway.IsAtArmsLength(character))
                 continue;
-            if (asked.Contains(character.Id) || !table[character.Id].CanBeAsked(when) || RuledOut(character))
+            if (asked.Contains(character.Id) || RuledOut(character))
                 continue;
-            var (chance, waits) = ChanceReadable(character, known);
+            var column = table[character.Id];
+            if (!column.CanBeAsked(when))
+                continue;
+            var (chance, waits) = ChanceReadable(character, known, inLeaf);
             if (chance < AnsweredBySome)
                 continue;
-            var bits = bitsOf(character, table[character.Id].Expected(when)) * character.Weight;
+            var bits = bitsOf(character, column.Expected(when)) * character.Weight;
             if (bits < LeastBits)
                 continue;
             if (!waits)
@@ -163,16 +167,16 @@ internal sealed class NextLooks
     }
 
     // The chance that it can be answered on this plant, and whether it has to wait for the look it hangs on.
-    private (double Chance, bool Waits) ChanceReadable(Character character, double[] known)
+    private (double Chance, bool Waits) ChanceReadable(Character character, double[] known, double inLeaf)
     {
         if (when.Stage is { } stage && character.Stages.Count > 0 && !character.Stages.Contains(stage))
             return (0, false);
-        var inLeaf = Organs.Of(character) == Organ.Leaf && character.Stages.Count == 0 ? ChanceInLeaf(known) : 1;
-        if (inLeaf < MostlyInLeaf)
+        var visible = Organs.Of(character) == Organ.Leaf && character.Stages.Count == 0 ? inLeaf : 1;
+        if (visible < MostlyInLeaf)
             return (0, false);
         if (character.OnlyIf is not { } condition)
-            return (inLeaf, false);
-        var chance = inLeaf * TensorPrimitives.Dot(known, table.Readable(character, read, when, room)[..known.Length]);
+            return (visible, false);
+        var chance = visible * TensorPrimitives.Dot(known, table.Readable(character, read, when, room)[..known.Length]);
         var unread = !condition.IsPresence && !read.Contains(condition.CharacterId);
         return (chance, unread && chance < (character.IsGlance ? AnsweredAtAGlance : AnsweredByMost));
     }

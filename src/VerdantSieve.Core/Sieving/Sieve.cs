@@ -204,7 +204,7 @@ public sealed class Sieve
     // A kind that nothing holds is warned of however unlikely it is, but not on the other side of the world from where it grows.
     private static PossibleHazard[] Hazards(Weighed weighed)
     {
-        var region = weighed.Question.Circumstances.Region;
+        string[] about = weighed.Question.Circumstances.Region is { } region ? [region, .. Regions.Neighbours(region)] : [];
         return
         [
             .. weighed
@@ -218,11 +218,16 @@ public sealed class Sieve
 
         bool IsWarnedOf(Candidate candidate) =>
             candidate.Probability >= Possible
-            || (weighed.Readings.Count > 0 && candidate.Held.Count == 0 && GrowsAbout(candidate.Taxon, region));
+            || (weighed.Readings.Count > 0 && candidate.Held.Count == 0 && GrowsAbout(candidate.Taxon, about));
     }
 
-    private static bool GrowsAbout(Taxon taxon, string? region) =>
-        region is null || taxon.Distribution.Includes(region) || Regions.Neighbours(region).Any(taxon.Distribution.Includes);
+    private static bool GrowsAbout(Taxon taxon, string[] countries)
+    {
+        foreach (var country in countries)
+            if (taxon.Distribution.Includes(country))
+                return true;
+        return countries.Length == 0;
+    }
 
     private Standing StandingOf(Row taxon, Reading reading, SiteAndDay when)
     {

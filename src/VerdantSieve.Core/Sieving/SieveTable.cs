@@ -33,6 +33,7 @@ internal sealed class SieveTable
         (Rows, Groups) = (new RowLayout(flora), new RankGroups(flora));
         DescribesOrgans = flora.Characters.Any(character => character.Part is not null);
         EvenPrior = Prior.Even(flora, Rows, model);
+        Burning = [.. flora.Taxa.Select(KeepAway.Burning)];
         var windowPlaces = flora.Taxa.Select(taxon => flora.WindowPlace(taxon).Position).ToArray();
         var separateSexes = flora.Taxa.Select(taxon => taxon.HasSeparateSexes).ToArray();
         make = Of;
@@ -77,6 +78,9 @@ internal sealed class SieveTable
 
     /// <summary>Whether its characters say which organ of the plant they describe; those of a plain matrix do not.</summary>
     public bool DescribesOrgans { get; }
+
+    /// <summary>What of each taxon burns the skin wherever it is touched; null where nothing does.</summary>
+    public Hazard?[] Burning { get; }
 
     /// <summary>The chance of each row where neither place nor commonness is to speak.</summary>
     public double[] EvenPrior { get; }

@@ -21,8 +21,8 @@ public sealed class LookBook(SieveContext database, IClock clock, Reader reader)
     private const int LongestId = 40,
         IdLength = 8;
 
-    private static readonly Func<SieveContext, string, string[], IAsyncEnumerable<LoadedStep>> StepsAround = EF.CompileAsyncQuery(
-        (SieveContext context, string id, string[] owners) =>
+    private static readonly Func<SieveContext, string, string[], Guid?, IAsyncEnumerable<LoadedStep>> StepsAround = EF.CompileAsyncQuery(
+        (SieveContext context, string id, string[] owners, Guid? sent) =>
             from look in context.Looks.AsNoTracking()
             join tree in context.Trees.AsNoTracking() on look.TreeId equals tree.Id
             join step in context.LookSteps.AsNoTracking() on look.Id equals step.LookId
@@ -33,14 +33,15 @@ public sealed class LookBook(SieveContext database, IClock clock, Reader reader)
                 step.Number,
                 step.Done,
                 step.Content,
-                context.Looks.Any(other => other.TreeId == look.TreeId && other.Id != look.Id && other.Discarded == null)
+                context.Looks.Any(other => other.TreeId == look.TreeId && other.Id != look.Id && other.Discarded == null),
+                sent != null && context.LookSteps.Any(earlier => earlier.LookId == look.Id && earlier.Sent == sent)
             )
     );
 
     /// <summary>How many steps of a look are kept: so many times it can be undone.</summary>
     public const int MostSteps = 200;
 
-    private sealed record LoadedStep(LookRow Look, int Number, string Done, string Content, bool HasOthers);
+    private sealed record LoadedStep(LookRow Look, int Number, string Done, string Content, bool HasOthers, bool IsKept);
 
     private DateTimeOffset Now => clock.GetCurrentInstant().ToDateTimeOffset();
 
@@ -61,6 +62,12 @@ public sealed class LookBook(SieveContext database, IClock clock, Reader reader)
             _ => (NewId(), null),
         };
     }
+
+    // The look was changed, or is gone, since it was read.
+    private static bool IsOvertaken(DbUpdateException refused) =>
+        refused is DbUpdateConcurrencyException
+        || IsTaken(refused)
+        || refused.InnerException is PostgresException { SqlState: PostgresErrorCodes.ForeignKeyViolation };
 
     private static bool IsTaken(DbUpdateException refused) =>
         refused.InnerException is PostgresException { SqlState: PostgresErrorCodes.UniqueViolation };
@@ -186,30 +193,20 @@ public sealed class LookBook(SieveContext database, IClock clock, Reader reader)
             ).Select(found => new Visit(found.Id, LookShape.Read(found.Content))),
         ];
 
-    /// <summary>The flora a look was made with, or null where there is no such look.</summary>
-    public Task<string?> FloraOf(string id, CancellationToken cancel = default) =>
-        IsId(id)
-            ? Own.Where(look => look.Id == id).Select(look => look.FloraId).SingleOrDefaultAsync(cancel)
-            : Task.FromResult<string?>(null);
-
-    // The reader's own looks, and nobody else's.
-    private IQueryable<LookRow> Own =>
-        from look in database.Looks.AsNoTracking()
-        join tree in database.Trees.AsNoTracking() on look.TreeId equals tree.Id
-        where reader.Owners.Contains(tree.Owner)
-        select look;
-
     // What is none need not be looked for, and some of it a database can't even be asked for.
     internal static bool IsId(string? id) => id is { Length: > 0 and <= LongestId } && id.All(char.IsAsciiLetterOrDigit);
 
     /// <summary>Finds a look, or null.</summary>
-    public async Task<Look?> Find(string id, CancellationToken cancel = default)
+    /// <param name="id">The look.</param>
+    /// <param name="cancel">Stops it.</param>
+    /// <param name="sent">What the page calls the change that it is sending; null where it sends none.</param>
+    public async Task<Look?> Find(string id, CancellationToken cancel = default, Guid? sent = null)
     {
         if (!IsId(id))
             return null;
         LoadedStep? here = null,
             next = null;
-        await foreach (var step in StepsAround(database, id, reader.Owners).WithCancellation(cancel))
+        await foreach (var step in StepsAround(database, id, reader.Owners, sent).WithCancellation(cancel))
         {
             if (here is null)
                 here = step;
@@ -231,6 +228,8 @@ public sealed class LookBook(SieveContext database, IClock clock, Reader reader)
         {
             TreeId = here.Look.TreeId,
             Others = here.HasOthers ? await Visits(here.Look.TreeId, id, cancel) : [],
+            Version = here.Look.Version,
+            IsKept = here.IsKept,
         };
     }
 
@@ -241,30 +240,85 @@ public sealed class LookBook(SieveContext database, IClock clock, Reader reader)
     /// <param name="sent">What the page calls this sending: one that comes twice, since its answer was lost, changes nothing the second
     /// time.</param>
     /// <returns>The look after the change, or null where there is no such look.</returns>
-    public async Task<Look?> Change(string id, string done, Func<LookContent, LookContent?> change, Guid? sent = null)
+    public async Task<Look?> Change(string id, string done, Func<LookContent, LookContent?> change, Guid? sent = null) =>
+        await Find(id, sent: sent) is { } look ? await Change(look, done, change, sent) : null;
+
+    /// <summary>Changes a look that was just found. Where another changed it since, what they made of it is changed.</summary>
+    /// <param name="look">The look, found with the same <paramref name="sent"/>.</param>
+    /// <param name="done">What was done, as undo names it.</param>
+    /// <param name="change">What the look says afterwards; null where it stays as it is.</param>
+    /// <param name="sent">What the page calls this sending.</param>
+    /// <returns>The look after the change, or null where there is none any more.</returns>
+    public async Task<Look?> Change(Look look, string done, Func<LookContent, LookContent?> change, Guid? sent = null)
+    {
+        if (look.IsKept || change(look.Content) is not { } after)
+            return look;
+        if (!IsPlain(look, after))
+            return await ChangeHeld(look.Id, done, change, sent);
+        try
+        {
+            return await Add(look, done, after, sent);
+        }
+        catch (DbUpdateException refused) when (IsOvertaken(refused))
+        {
+            database.ChangeTracker.Clear();
+            return await ChangeHeld(look.Id, done, change, sent);
+        }
+    }
+
+    // A step more and nothing else: nothing undone to forget, none too old to keep, and nothing that the tree says as well.
+    private static bool IsPlain(Look look, LookContent after) =>
+        look.Redoes is null
+        && look.Step < MostSteps
+        && look.Content.Circumstances == after.Circumstances
+        && look.Content.Determined == after.Determined;
+
+    // Nothing is held while the person's change is worked out, and nothing is read twice: a reading costs two ways to the database.
+    private async Task<Look> Add(Look look, string done, LookContent after, Guid? sent)
+    {
+        var row = new LookRow
+        {
+            Id = look.Id,
+            FloraId = look.FloraId,
+            TreeId = look.TreeId,
+            Cursor = look.Step,
+            LastStep = look.Step,
+            Version = look.Version,
+        };
+        Describe(row, look.Content);
+        database.Looks.Attach(row);
+        Forward(row, done, after, sent);
+        await database.SaveChangesAsync();
+        database.ChangeTracker.Clear();
+        return look with { Content = after, Step = row.Cursor, Undoes = done, Version = row.Version };
+    }
+
+    private void Forward(LookRow row, string done, LookContent after, Guid? sent)
+    {
+        row.Cursor++;
+        row.LastStep = row.Cursor;
+        row.Changed = Now;
+        Describe(row, after);
+        database.LookSteps.Add(Step(row.Id, row.Cursor, done, after, row.Changed, sent));
+    }
+
+    // Whoever else would change it waits.
+    private async Task<Look?> ChangeHeld(string id, string done, Func<LookContent, LookContent?> change, Guid? sent)
     {
         await using var transaction = await database.Database.BeginTransactionAsync();
         if (await Locked(id) is not { } row)
             return null;
-        if (sent is not null && await database.LookSteps.AnyAsync(step => step.LookId == id && step.Sent == sent))
-        {
-            database.ChangeTracker.Clear();
-            return await Find(id);
-        }
+        var isKept = sent is not null && await database.LookSteps.AnyAsync(step => step.LookId == id && step.Sent == sent);
         var before = await ContentAt(row);
-        if (change(before) is not { } after)
+        if (isKept || change(before) is not { } after)
         {
             database.ChangeTracker.Clear();
             return await Find(id);
         }
         if (row.LastStep > row.Cursor)
             await database.LookSteps.Where(step => step.LookId == id && step.Number > row.Cursor).ExecuteDeleteAsync();
-        row.Cursor++;
-        row.LastStep = row.Cursor;
-        row.Changed = Now;
-        Describe(row, after);
+        Forward(row, done, after, sent);
         await OnTheTree(row, before, after);
-        database.LookSteps.Add(Step(id, row.Cursor, done, after, row.Changed, sent));
         if (row.Cursor - row.FirstStep > MostSteps)
         {
             row.FirstStep = row.Cursor - MostSteps;
@@ -277,6 +331,7 @@ public sealed class LookBook(SieveContext database, IClock clock, Reader reader)
         {
             TreeId = row.TreeId,
             Others = await Visits(row.TreeId, id),
+            Version = row.Version,
         };
     }
 
@@ -496,7 +551,7 @@ public sealed class LookBook(SieveContext database, IClock clock, Reader reader)
             : database
                 .Looks.FromSql(
                     $"""
-                    select looks.* from looks join trees on trees.id = looks.tree_id
+                    select looks.xmin, looks.* from looks join trees on trees.id = looks.tree_id
                     where looks.id = {id} and trees.owner = any ({reader.Owners}) for update of looks
                     """
                 )

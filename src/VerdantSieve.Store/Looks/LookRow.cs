@@ -39,4 +39,7 @@ public sealed class LookRow
 
     /// <summary>Set when thrown away; a thrown-away look can be brought back.</summary>
     public DateTimeOffset? Discarded { get; set; }
+
+    /// <summary>Which writing of the row this is: the database counts them.</summary>
+    public uint Version { get; init; }
 }

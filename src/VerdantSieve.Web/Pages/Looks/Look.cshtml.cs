@@ -51,7 +51,7 @@ public sealed class LookModel(LookBook book, FloraShelf shelf, IClock clock, IAn
 
     public async Task<IActionResult> OnPostRead(string id, ReadForm form, string? was)
     {
-        if (await shelf.Take(await book.FloraOf(id)) is not { } open)
+        if (await Find(id) is not { } look || await shelf.Take(look.FloraId) is not { } open)
             return NotFound();
         // A reading that is changed keeps its own certainty; what the reader is used to changes only where they set it.
         if (form.Certainty != was && EnumWords.TryRead<Certainty>(form.Certainty, out var certainty))
@@ -60,14 +60,12 @@ public sealed class LookModel(LookBook book, FloraShelf shelf, IClock clock, IAn
         if (outcome.Has(out var readings))
         {
             var changed = await Change(
-                id,
+                look,
                 string.Join(", ", readings.Select(reading => Wording.Of(reading, open.Flora))),
                 content => form.Glance ? content.Toggled(readings[0]) : content.With(readings)
             );
             return await Changed(changed, new LookRequest(Glance: form.Glance && IsStillGlancing(changed, open) ? true : null));
         }
-        if (await book.Find(id) is not { } look)
-            return NotFound();
         Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
         return await Show(
             look,
@@ -93,7 +91,7 @@ public sealed class LookModel(LookBook book, FloraShelf shelf, IClock clock, IAn
     /// field.</summary>
     public async Task<IActionResult> OnPostSay(string id, string? text, string[] drop, string? only)
     {
-        if (await book.Find(id) is not { } look || await shelf.Take(look.FloraId) is not { } open)
+        if (await Find(id) is not { } look || await shelf.Take(look.FloraId) is not { } open)
             return NotFound();
         var said = text ?? "";
         var heard = Hear(look, open, said);
@@ -114,7 +112,7 @@ public sealed class LookModel(LookBook book, FloraShelf shelf, IClock clock, IAn
         if (readings.Length == 0 && (only is not null || !heard.HasCircumstances))
             return await Show(look, request with { Said = said }, heard: heard.Left.Count > 0 ? heard : null);
         var changed = await Change(
-            id,
+            look,
             $"“{(said.Length > 60 ? said[..60] + "…" : said)}”",
             content => only is null ? content.With(readings).Placed(heard) : content.With(readings)
         );
@@ -143,14 +141,18 @@ public sealed class LookModel(LookBook book, FloraShelf shelf, IClock clock, IAn
     /// <summary>Makes a reading in the hand surer, or less sure.</summary>
     public async Task<IActionResult> OnPostSure(string id, string character, string? on, string certainty) =>
         EnumWords.TryRead<Certainty>(certainty, out var sure)
-            ? await Changed(await Change(id, $"{certainty}: {await LabelOf(id, character)}", content => content.Surer(character, on, sure)))
+            ? await Changed(
+                await Change(id, async look => $"{certainty}: {await LabelOf(look, character)}", content => content.Surer(character, on, sure))
+            )
             : BadRequest();
 
     public async Task<IActionResult> OnPostDrop(string id, string? character, string? on) =>
-        await Changed(await Change(id, $"dropped {await LabelOf(id, character)}", content => content.Without(character, on)));
+        await Changed(
+            await Change(id, async look => $"dropped {await LabelOf(look, character)}", content => content.Without(character, on))
+        );
 
-    private async Task<string> LabelOf(string id, string? character) =>
-        (await shelf.Take(await book.FloraOf(id)))?.Flora.FindCharacter(character ?? "")?.Label ?? character ?? "a reading";
+    private async Task<string> LabelOf(Look look, string? character) =>
+        (await shelf.Take(look.FloraId))?.Flora.FindCharacter(character ?? "")?.Label ?? character ?? "a reading";
 
     public Task<IActionResult> OnPostUndo(string id, int? step) => Move(id, -1, step);
 
@@ -168,7 +170,14 @@ public sealed class LookModel(LookBook book, FloraShelf shelf, IClock clock, IAn
         return await Show(look, new LookRequest { Note = $"This look was changed elsewhere meanwhile, so nothing was {undone}.{next}" });
     }
 
+    private Task<Look?> Find(string id) => book.Find(id, sent: Sent);
+
+    private Task<Look?> Change(Look look, string done, Func<LookContent, LookContent?> change) => book.Change(look, done, change, Sent);
+
     private Task<Look?> Change(string id, string done, Func<LookContent, LookContent?> change) => book.Change(id, done, change, Sent);
+
+    private async Task<Look?> Change(string id, Func<Look, Task<string>> done, Func<LookContent, LookContent?> change) =>
+        await Find(id) is { } look ? await Change(look, await done(look), change) : null;
 
     /// <summary>Chooses the school; the strict one with so many disagreements allowed.</summary>
     public async Task<IActionResult> OnPostSchool(string id, string school, int allowed)
@@ -191,13 +200,13 @@ public sealed class LookModel(LookBook book, FloraShelf shelf, IClock clock, IAn
 
     public async Task<IActionResult> OnPostWhere(string id)
     {
-        if (await book.Find(id) is not { } look)
+        if (await Find(id) is not { } look)
             return NotFound();
         var form = Where ?? new WhereForm();
         if (form.Fill(look.Content) is not null)
         {
             var changed = await Change(
-                id,
+                look,
                 "place and day",
                 content =>
                 {
@@ -256,14 +265,12 @@ public sealed class LookModel(LookBook book, FloraShelf shelf, IClock clock, IAn
     }
 
     /// <summary>Keeps the sieve's determination, or the observer's own where a taxon is named.</summary>
-    public async Task<IActionResult> OnPostSettle(string id, string? taxon, CancellationToken cancel)
+    public async Task<IActionResult> OnPostSettle(string id, string? taxon)
     {
-        if (await book.Find(id, cancel) is not { } look)
-            return NotFound();
-        if (await shelf.Take(look.FloraId) is not { } open)
+        if (await Find(id) is not { } look || await shelf.Take(look.FloraId) is not { } open)
             return NotFound();
         var saved = Determined(open, LookQuestion.Of(look, open.Flora).Question, taxon);
-        return await Changed(await Change(id, "settled the look", content => content with { Determined = saved }));
+        return await Changed(await Change(look, "settled the look", content => content with { Determined = saved }));
     }
 
     public async Task<IActionResult> OnPostReopen(string id) =>
