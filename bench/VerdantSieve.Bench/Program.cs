@@ -26,7 +26,6 @@ return args switch
     ["exchange", .. var rest] => await Exchange.Run(rest.Length > 0 ? int.Parse(rest[0]) : 1000),
     ["keys", .. var rest] => Keys.Run(rest.Length > 0 ? int.Parse(rest[0]) : 6),
     ["leaves", .. var rest] => Leaves.Run(rest.Length > 0 ? int.Parse(rest[0]) : 300),
-    ["reading"] => Reading9.Run(),
     ["plates"] => Plates.Run(),
     ["practice"] => Practice.Run(),
     ["visits", .. var rest] => Visits.Run(rest.Length > 0 ? int.Parse(rest[0]) : 200),

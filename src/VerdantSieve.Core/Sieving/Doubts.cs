@@ -32,7 +32,7 @@ internal sealed class Doubts(Weighed weighed)
             return new Doubt(reading, slipChance, []) { GapChance = gapChance };
 
         var without = evidence.Posterior(weighed.Prior, at);
-        var leader = new Row(Enumerable.Range(0, table.Rows.Taxa).MaxBy(t => without[t]));
+        var leader = new Row(TensorPrimitives.IndexOfMax<double>(without.AsSpan(0, table.Rows.Taxa)));
         return new Doubt(reading, slipChance, WouldReturn(reading, without))
         {
             GapChance = gapChance,

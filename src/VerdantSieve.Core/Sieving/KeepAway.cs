@@ -50,9 +50,7 @@ internal static class KeepAway
 
     /// <summary>What burns the skin wherever a plant of the taxon is touched; null where nothing does.</summary>
     public static Hazard? Burning(Taxon taxon) =>
-        taxon.Hazards.FirstOrDefault(hazard =>
-            hazard is { Kind: HazardKind.SkinIrritant, Act: HazardAct.Touch, Part: HazardPart.Any }
-        );
+        taxon.Hazards.FirstOrDefault(hazard => hazard is { Kind: HazardKind.SkinIrritant, Act: HazardAct.Touch, Part: HazardPart.Any });
 
     /// <summary>Whether a character can be read without coming nearer.</summary>
     public static bool IsAtArmsLength(Character character) =>

@@ -1,3 +1,4 @@
+using System.Numerics.Tensors;
 using NodaTime;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Observing;
@@ -11,8 +12,8 @@ public sealed class Sieve
     /// <summary>Below this chance a kind is as good as excluded: it is not warned of, and touching need not wait for it.</summary>
     public const double Possible = 0.01;
 
-    // So many digits of a log chance are the same on all processors.
-    private const int AlikeInLogs = 9;
+    // What falls short by less is as good: the digits behind it are not the same on all processors.
+    private const double AsGood = 1 - 1e-9;
 
     // From this chance on a kind leads, and its doubles are thought of; two that share this much are the last two.
     private const double Leads = 0.6,
@@ -114,13 +115,22 @@ public sealed class Sieve
             return null;
         var flat = weighed.Evidence.Posterior(table.EvenPrior);
         var leader = weighed.Leader;
-        // Two rivals may be alike but for the last digits, which hang on the processor: then the first of them.
-        var rival = new Row(
-            Enumerable.Range(0, table.Rows.Taxa).Where(t => t != leader.Index).MaxBy(t => Math.Round(Math.Log(flat[t]), AlikeInLogs))
-        );
+        var rival = FirstOfTheBest(flat.AsSpan(0, table.Rows.Taxa), leader.Index);
         var byReadings = Math.Log2(flat[leader.Index] / flat[rival.Index]);
         var whole = Math.Log2(weighed.Posterior[leader.Index] / weighed.Posterior[rival.Index]);
         return new Grounds(table.TaxonOf(leader), table.TaxonOf(rival), whole - byReadings, byReadings);
+    }
+
+    // Two rivals may be alike but for the last digits, which hang on the processor: then the first of them.
+    private static Row FirstOfTheBest(ReadOnlySpan<double> chances, int but)
+    {
+        var best = Math.Max(MaxOf(chances[..but]), MaxOf(chances[(but + 1)..]));
+        for (var t = 0; t < chances.Length; t++)
+            if (t != but && chances[t] >= best * AsGood)
+                return new Row(t);
+        throw new InvalidOperationException("Chances that are no numbers have no best.");
+
+        static double MaxOf(ReadOnlySpan<double> of) => of.IsEmpty ? 0 : TensorPrimitives.Max(of);
     }
 
     // Where a kind has a notorious double, the check is prompted even if the answer looks settled. What does not grow in the country is no

@@ -325,10 +325,17 @@ internal sealed class StateColumn : Column
         };
     }
 
-    private bool[] AllowedBy(string word, bool[][] allowed) =>
-        character.Named(word) is [var only]
-            ? allowed[only]
-            : [.. Enumerable.Range(0, Rows.Taxa).Select(taxon => character.Named(word).Any(state => allowed[state][taxon]))];
+    private bool[] AllowedBy(string word, bool[][] allowed)
+    {
+        var named = character.Named(word);
+        if (named is [var only])
+            return allowed[only];
+        var any = new bool[Rows.Taxa];
+        foreach (var state in named)
+            for (var taxon = 0; taxon < any.Length; taxon++)
+                any[taxon] |= allowed[state][taxon];
+        return any;
+    }
 
     private static Func<Row, bool> AnyOf(bool[][] each) =>
         taxon =>

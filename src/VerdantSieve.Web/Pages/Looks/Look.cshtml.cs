@@ -142,7 +142,11 @@ public sealed class LookModel(LookBook book, FloraShelf shelf, IClock clock, IAn
     public async Task<IActionResult> OnPostSure(string id, string character, string? on, string certainty) =>
         EnumWords.TryRead<Certainty>(certainty, out var sure)
             ? await Changed(
-                await Change(id, async look => $"{certainty}: {await LabelOf(look, character)}", content => content.Surer(character, on, sure))
+                await Change(
+                    id,
+                    async look => $"{certainty}: {await LabelOf(look, character)}",
+                    content => content.Surer(character, on, sure)
+                )
             )
             : BadRequest();
 
