@@ -39,6 +39,29 @@ public class ShippedPlateTests
         }
     }
 
+    [Theory]
+    [InlineData("Carpinus betulus", true)]
+    [InlineData("Ostrya virginiana", true)]
+    [InlineData("Corylus cornuta", false)]
+    [InlineData("Quercus alba", false)]
+    public void Nuts_on_bracts_and_in_bags_hang_together_and_of_a_hazel_or_an_oak_one_is_drawn(string name, bool together)
+    {
+        var fruit = Plate(name).Parts.Single(part => part.Organ == PlateOrgan.Fruit).Drawing;
+        Assert.Equal(together, fruit.Parts.Count > 5);
+    }
+
+    [Fact]
+    public void Hornbeam_hop_hornbeam_and_hazels_are_told_apart_by_their_fruit()
+    {
+        string[] names = ["Carpinus betulus", "Ostrya virginiana", "Corylus avellana", "Corylus cornuta", "Corylus colurna"];
+        var drawn = names.Select(name =>
+            string.Join(' ', Plate(name).Parts.Single(part => part.Organ == PlateOrgan.Fruit).Drawing.Flat().SelectMany(s => s.Points))
+        );
+        Assert.Equal(names.Length, drawn.Distinct().Count());
+    }
+
+    private static Plate Plate(string name) => PlateComposer.Of(ShippedFlora.Flora.FindTaxon(name)!, ShippedFlora.Drawn);
+
     [Fact]
     public void Marks_against_doubles_are_numbered_and_say_against_which()
     {

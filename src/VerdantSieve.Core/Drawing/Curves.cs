@@ -4,13 +4,16 @@ namespace VerdantSieve.Core.Drawing;
 internal static class Curves
 {
     /// <summary>A quadratic Bézier curve.</summary>
-    public static IReadOnlyList<Point> Bend(Point from, Point control, Point to, int steps = 8) =>
-        [
-            .. Enumerable
-                .Range(0, steps + 1)
-                .Select(i => (double)i / steps)
-                .Select(t => from.Toward(control, t).Toward(control.Toward(to, t), t)),
-        ];
+    public static IReadOnlyList<Point> Bend(Point from, Point control, Point to, int steps = 8)
+    {
+        var points = new Point[steps + 1];
+        for (var i = 0; i <= steps; i++)
+        {
+            var t = (double)i / steps;
+            points[i] = from.Toward(control, t).Toward(control.Toward(to, t), t);
+        }
+        return points;
+    }
 
     /// <summary>A cubic Bézier curve.</summary>
     public static IReadOnlyList<Point> Cubic(Point from, Point leave, Point arrive, Point to, int steps = 14)
@@ -30,9 +33,9 @@ internal static class Curves
     {
         var line = new List<Point>();
         foreach (var part in parts)
-            foreach (var point in part)
-                if (line.Count == 0 || line[^1].To(point) > 1e-9)
-                    line.Add(point);
+        foreach (var point in part)
+            if (line.Count == 0 || line[^1].To(point) > 1e-9)
+                line.Add(point);
         return line;
     }
 
@@ -58,15 +61,16 @@ internal static class Curves
     {
         // A loop longer than this is no pair of teeth.
         const int longest = 220;
-        var free = new List<Point>(line.Count);
-        for (var i = 0; i < line.Count; i++)
+        Point[] points = [.. line];
+        var free = new List<Point>(points.Length);
+        for (var i = 0; i < points.Length; i++)
         {
-            free.Add(line[i]);
-            if (i + 1 == line.Count)
+            free.Add(points[i]);
+            if (i + 1 == points.Length)
                 break;
             // The farthest crossing cuts off whatever lies between.
-            for (var j = Math.Min(line.Count - 2, i + longest); j > i + 1; j--)
-                if (Crossing(line[i], line[i + 1], line[j], line[j + 1]) is { } at)
+            for (var j = Math.Min(points.Length - 2, i + longest); j > i + 1; j--)
+                if (Crossing(points[i], points[i + 1], points[j], points[j + 1]) is { } at)
                 {
                     free.Add(at);
                     i = j;
@@ -76,7 +80,7 @@ internal static class Curves
         return free;
     }
 
-    private static Point? Crossing(Point a, Point b, Point c, Point d)
+    private static Point? Crossing(in Point a, in Point b, in Point c, in Point d)
     {
         // Most pieces are nowhere near each other.
         if (Math.Max(a.Y, b.Y) < Math.Min(c.Y, d.Y) || Math.Max(c.Y, d.Y) < Math.Min(a.Y, b.Y))
@@ -129,13 +133,16 @@ internal static class Curves
         return points;
     }
 
-    public static IReadOnlyList<Point> Circle(Point centre, double radius, double flatten = 1, int steps = 20) =>
-        [
-            .. Enumerable
-                .Range(0, steps)
-                .Select(i => i * 2 * Math.PI / steps)
-                .Select(a => new Point(centre.X + radius * Math.Sin(a), centre.Y + flatten * radius * Math.Cos(a))),
-        ];
+    public static IReadOnlyList<Point> Circle(Point centre, double radius, double flatten = 1, int steps = 20)
+    {
+        var points = new Point[steps];
+        for (var i = 0; i < steps; i++)
+        {
+            var (sin, cos) = Math.SinCos(i * 2 * Math.PI / steps);
+            points[i] = new Point(centre.X + radius * sin, centre.Y + flatten * radius * cos);
+        }
+        return points;
+    }
 
     /// <summary>Where the line is widest at a height; 0 where it does not reach.</summary>
     public static double WidestAt(IReadOnlyList<Point> line, double y)
@@ -173,4 +180,18 @@ internal static class Curves
         }
         return nearest;
     }
+
+    /// <summary>The outline of a small leaf.</summary>
+    /// <param name="at">Where it is attached.</param>
+    /// <param name="turn">By how many degrees it is turned from straight up.</param>
+    /// <param name="length">Its length.</param>
+    /// <param name="half">How far its sides bend out.</param>
+    public static IReadOnlyList<Point> Leaflike(Point at, double turn, double length, double half) =>
+        [
+            .. Joined(
+                    Cubic(new Point(0, 0), new Point(half, 0.2 * length), new Point(half, 0.6 * length), new Point(0, length), 6),
+                    Cubic(new Point(0, length), new Point(-half, 0.6 * length), new Point(-half, 0.2 * length), new Point(0, 0), 6)
+                )
+                .Select(p => p.Placed(new Placement(at, turn, 1))),
+        ];
 }

@@ -96,7 +96,7 @@ public static class LeafDrawing
         Func<Point, Point> atLeft
     )
     {
-        const double size = 0.026;
+        var size = GlandSize(form);
         switch (form.State("leaf-glands", ""))
         {
             case "at-blade-base":
@@ -113,6 +113,9 @@ public static class LeafDrawing
         foreach (var at in right.Teeth.Select(atRight).Concat(left.Teeth.Select(atLeft)))
             yield return Stroke.Dot(at, 0.007);
     }
+
+    // As it is where the leaf has its size; large enough to be seen where the picture is about glands.
+    private static double GlandSize(LeafForm form) => form.Has("blade-length") ? 0.015 : 0.026;
 
     /// <summary>How long the stalk is over the blade.</summary>
     internal static double StalkOver(LeafForm form)
@@ -134,12 +137,15 @@ public static class LeafDrawing
             Blade(form, vary).Placed(new Placement(join, 0, 1)),
         };
         if (form.State("leaf-glands", "") == "on-petiole")
+        {
+            var size = 1.5 * GlandSize(form);
             parts.Add(
                 new([
-                    Stroke.Dot(new Point(lean + 0.035, stalk - 0.05), 0.04, Tint.Red),
-                    Stroke.Dot(new Point(lean - 0.035, stalk - 0.08), 0.04, Tint.Red),
+                    Stroke.Dot(new Point(lean + size, stalk - 0.05), size, Tint.Red),
+                    Stroke.Dot(new Point(lean - size, stalk - 0.08), size, Tint.Red),
                 ])
             );
+        }
         return Drawing.Of(parts);
     }
 }

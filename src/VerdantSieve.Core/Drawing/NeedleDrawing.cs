@@ -16,6 +16,8 @@ internal static class NeedleDrawing
                 "four-angled" => 0.042,
                 _ => 0.034,
             } * Math.Clamp(length / 0.5, 0.8, 1.15);
+        if (form.State("foliage", "") == "awl")
+            return Awl(length, colour ?? Tint.DarkGreen);
         var tip = form.State("needle-tip", "pointed");
         var top = Tip(tip, width / 2, length);
         return new Drawing([
@@ -34,6 +36,19 @@ internal static class NeedleDrawing
             )
             {
                 Tint = colour ?? Tint.DarkGreen,
+            },
+        ]);
+    }
+
+    // Broadest where it leaves the twig.
+    private static Drawing Awl(double length, Tint colour)
+    {
+        var half = 0.045 * Math.Clamp(length / 0.4, 0.8, 1.3);
+        Point[] side = [new(half, 0), new(0.82 * half, 0.3 * length), new(0.4 * half, 0.72 * length)];
+        return new Drawing([
+            new Stroke(StrokeKind.Mark, [.. side, new(0, length), .. side.Reverse().Select(p => p.Mirrored)], Closed: true)
+            {
+                Tint = colour,
             },
         ]);
     }

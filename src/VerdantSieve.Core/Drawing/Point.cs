@@ -15,6 +15,9 @@ public readonly record struct Point(double X, double Y)
     /// <summary>The point mirrored at the midrib.</summary>
     public Point Mirrored => new(-X, Y);
 
+    /// <summary>The point with these coordinates; short, since drawings are made of little else.</summary>
+    public static Point At(double x, double y) => new(x, y);
+
     /// <summary>The direction of length 1 that is turned clockwise from upright.</summary>
     /// <param name="degrees">The angle.</param>
     public static Point Direction(double degrees)

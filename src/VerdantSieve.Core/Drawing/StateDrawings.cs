@@ -16,7 +16,7 @@ public static class StateDrawings
         Needles();
         TwigsAndBuds();
         FlowersAndFruits();
-        Cones();
+        ConesAndScales();
         WholePlants();
         ColoursOf();
     }
@@ -211,28 +211,29 @@ public static class StateDrawings
                 + "catkin-cone berry-cone aril naked-seed",
             state => Fruits.Of(LeafForm.With(("fruit-type", state)))!
         );
-        Each("fruit-shape", "round egg long flat twisted lobed", Fruits.Shape);
-        Each("fruit-hair", "none hairy", state => Fruits.Hair(state == "hairy"));
-        Each("fruit-hang", "single pairs hanging-cluster upright-cluster drooping-heads", Fruits.Hang);
-        Each("fruit-stalk", "plain red-club winged none", Fruits.StalkOf);
-        Each("samara-angle", "narrow right-angle wide", state => Fruits.PairedSamara(state, Tint.YellowGreen));
-        Each("wing-reach", "tip-only halfway to-the-base", state => Fruits.SingleSamara(state, Tint.YellowGreen));
-        Each("husk", "thin middling thick", Fruits.Husk);
-        Each("husk-splitting", "not partly to-the-base", state => Fruits.HuskedNut(state, "round", Tint.YellowGreen));
+        Each("fruit-shape", "round egg long flat twisted lobed", FruitDetails.Shape);
+        Each("fruit-hair", "none hairy", state => FruitDetails.Hair(state == "hairy"));
+        Each("fruit-hang", "single pairs hanging-cluster upright-cluster drooping-heads", FruitDetails.Hang);
+        Each("fruit-stalk", "plain red-club winged none", FruitDetails.StalkOf);
+        Each("samara-angle", "narrow right-angle wide", state => DryFruits.PairedSamara(state, Tint.YellowGreen));
+        Each("wing-reach", "tip-only halfway to-the-base", state => DryFruits.SingleSamara(state, Tint.YellowGreen));
+        Each("husk", "thin middling thick", DryFruits.Husk);
+        Each("nut-wrap", "ragged-cup beak fringe lobed-bract bag", state => DryFruits.WrappedNut(state, Tint.Brown));
+        Each("husk-splitting", "not partly to-the-base", state => DryFruits.HuskedNut(state, "round", Tint.YellowGreen));
         Each(
             "acorn-cup",
             "under-quarter quarter-to-half half-to-most nearly-all",
-            state => Fruits.Acorn(state, "flat", "none", Tint.Brown)
+            state => DryFruits.Acorn(state, "flat", "none", Tint.Brown)
         );
-        Each("acorn-cup-scales", "flat knobbly fringed", state => Fruits.Acorn("half-to-most", state, "none", Tint.Brown));
-        Each("acorn-stalk", "none short long", state => Fruits.Acorn("quarter-to-half", "flat", state, Tint.Brown));
+        Each("acorn-cup-scales", "flat knobbly fringed", state => DryFruits.Acorn("half-to-most", state, "none", Tint.Brown));
+        Each("acorn-stalk", "none short long", state => DryFruits.Acorn("quarter-to-half", "flat", state, Tint.Brown));
     }
 
-    private static void Cones()
+    private static void ConesAndScales()
     {
-        Each("cone-shape", "globe egg cylinder", state => Fruits.Cone(LeafForm.With(("cone-shape", state))));
-        Each("cone-hang", "upright hanging sessile-on-branch", Fruits.ConeHang);
-        Each("cone-scales", "unarmed prickle bracts-showing", state => Fruits.Cone(LeafForm.With(("cone-scales", state))));
+        Each("cone-shape", "globe egg cylinder", state => Cones.Cone(LeafForm.With(("cone-shape", state))));
+        Each("cone-hang", "upright hanging sessile-on-branch", Cones.ConeHang);
+        Each("cone-scales", "unarmed prickle bracts-showing", state => Cones.Cone(LeafForm.With(("cone-scales", state))));
     }
 
     private static void WholePlants()

@@ -20,5 +20,11 @@ public sealed record Stroke(StrokeKind Kind, IReadOnlyList<Point> Points, bool C
         new(StrokeKind.Mark, Curves.Circle(at, radius, steps: 8), Closed: true) { Tint = tint };
 
     /// <summary>The stroke put somewhere else.</summary>
-    public Stroke Placed(Placement placement) => this with { Points = [.. Points.Select(point => point.Placed(placement))] };
+    public Stroke Placed(Placement placement)
+    {
+        var placed = new Point[Points.Count];
+        for (var i = 0; i < placed.Length; i++)
+            placed[i] = Points[i].Placed(placement);
+        return this with { Points = placed };
+    }
 }

@@ -26,7 +26,7 @@ public sealed class SvgPen
     private static SvgPen ForPage { get; } = new(onPaper: false, tolerance: 0.35);
 
     // Larger, so that lines must be truer.
-    private static SvgPen ForPlate { get; } = new(onPaper: false, tolerance: 0.28);
+    private static SvgPen ForPlate { get; } = new(onPaper: false, tolerance: 0.32);
 
     private static SvgPen ForPaper { get; } = new(onPaper: true, tolerance: 4);
 
@@ -135,7 +135,7 @@ public sealed class SvgPen
         text.Append("<path ").Append(Style(stroke)).Append(" d=\"");
         var points = Simplify(stroke.Points);
         var (x, y) = (0.0, 0.0);
-        for (var i = 0; i < points.Count; i++)
+        for (var i = 0; i < points.Length; i++)
         {
             // Relative steps from what was written, so that roundings do not add up.
             var (toX, toY) = (Math.Round(points[i].X * Unit, 1), Math.Round(-points[i].Y * Unit, 1));
@@ -207,14 +207,19 @@ public sealed class SvgPen
     private string Width(double pixels) => (onPaper ? pixels * PaperWidth : pixels).ToString("0.##", CultureInfo.InvariantCulture);
 
     // Ramer, Douglas and Peucker: keeps the points that the line would miss by more than the tolerance.
-    private List<Point> Simplify(IReadOnlyList<Point> points)
+    private ReadOnlySpan<Point> Simplify(IReadOnlyList<Point> line)
     {
-        if (points.Count < 3)
-            return [.. points];
-        var keep = new bool[points.Count];
+        Point[] points = [.. line];
+        if (points.Length < 3)
+            return points;
+        var keep = new bool[points.Length];
         keep[0] = keep[^1] = true;
-        Split(0, points.Count - 1);
-        return [.. points.Where((_, i) => keep[i])];
+        Split(0, points.Length - 1);
+        var kept = 0;
+        for (var i = 0; i < points.Length; i++)
+            if (keep[i])
+                points[kept++] = points[i];
+        return points.AsSpan(0, kept);
 
         void Split(int from, int to)
         {

@@ -166,6 +166,47 @@ public class DrawnShapeTests
     public void A_shoot_of_which_nothing_is_known_is_dotted() =>
         Assert.All(ShootDrawing.Of(LeafForm.Unknown).Flat(), stroke => Assert.Equal(StrokeKind.Unknown, stroke.Kind));
 
+    [Fact]
+    public void A_tulip_trees_leaf_has_two_lobes_a_side_and_a_waist_between()
+    {
+        var half = BladeOutline.RightHalf(LeafForm.With(("shape", "saddle")));
+        var (low, waist, high) = (WidthAt(0.27), WidthAt(0.6), WidthAt(0.95));
+        Assert.True(waist < 0.8 * low && waist < high, $"{low} {waist} {high}");
+
+        double WidthAt(double part) =>
+            half.Where(p => Math.Abs(p.Y - part * half.Max(q => q.Y)) < 0.05).Select(p => p.X).DefaultIfEmpty(0).Max();
+    }
+
+    [Fact]
+    public void An_awl_is_broadest_at_its_foot_and_a_needle_is_not()
+    {
+        var spiral = LeafForm.With(("needle-grouping", "single-spiral")).But("needle-length", 0.7);
+        Assert.True(FootOverMiddle(spiral.But("foliage", "awl")) > 1.2);
+        Assert.True(FootOverMiddle(spiral.But("foliage", "needle")) <= 1);
+
+        // Of the first needle, along its own axis.
+        static double FootOverMiddle(LeafForm form)
+        {
+            var needle = ShootDrawing.Likeness(form).Flat().First(stroke => stroke.Kind == StrokeKind.Mark).Points;
+            var foot = needle[0].To(needle[^1]);
+            var middle = needle[1].To(needle[^2]);
+            return foot / middle;
+        }
+    }
+
+    [Fact]
+    public void Glands_are_as_small_as_they_are_on_a_leaf_that_has_its_size_and_large_where_they_are_asked_about()
+    {
+        var asked = LeafForm.With(("leaf-glands", "on-petiole"));
+        Assert.True(Gland(asked.But("blade-length", 9)) < 0.7 * Gland(asked));
+
+        static double Gland(LeafForm form)
+        {
+            var dot = LeafDrawing.Of(form).Flat().First(stroke => stroke.Kind == StrokeKind.Mark).Points;
+            return dot.Max(p => p.X) - dot.Min(p => p.X);
+        }
+    }
+
     // How often an outline turns from outward to inward.
     private static int Turns(string margin, string size)
     {

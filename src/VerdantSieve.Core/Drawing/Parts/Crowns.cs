@@ -1,10 +1,10 @@
+using static VerdantSieve.Core.Drawing.Point;
+
 namespace VerdantSieve.Core.Drawing.Parts;
 
 /// <summary>Draws whole plants: habit, crown, branching. The ground is y = 0.</summary>
 internal static class Crowns
 {
-    private static Point At(double x, double y) => new(x, y);
-
     private static Stroke Ground => Stroke.Line(StrokeKind.Hair, At(-0.7, 0), At(0.7, 0));
 
     private static Stroke Trunk(double half, double top, double x = 0) =>
@@ -187,7 +187,7 @@ internal static class Crowns
                 },
                 .. new[] { (0.22, 0.3), (-0.24, 0.48), (0.24, 0.72), (-0.24, 0.98), (0.24, 1.22), (-0.2, 1.46) }.Select(at => new Stroke(
                     StrokeKind.Blade,
-                    Fruits.Leaflike(At(at.Item1 * 0.5, at.Item2), at.Item1 > 0 ? 70 : -70, 0.3, 0.12),
+                    Curves.Leaflike(At(at.Item1 * 0.5, at.Item2), at.Item1 > 0 ? 70 : -70, 0.3, 0.12),
                     true
                 )
                 {
@@ -228,7 +228,7 @@ internal static class Crowns
                 .. bare,
                 .. Scatter
                     .Places(At(0, 0.95), 0.5, 0.4, 16)
-                    .Select((at, i) => new Stroke(StrokeKind.Blade, Fruits.Leaflike(at, i * 40, 0.16, 0.06), true)),
+                    .Select((at, i) => new Stroke(StrokeKind.Blade, Curves.Leaflike(at, i * 40, 0.16, 0.06), true)),
                 .. snow,
             ]),
             _ => new Drawing([.. bare, .. snow]),
@@ -279,7 +279,7 @@ internal static class Crowns
         else
             ClimbTwining(strokes);
         foreach (var (y, side) in new[] { (0.2, -1), (0.6, 1), (1.1, 1) })
-            strokes.Add(new Stroke(StrokeKind.Blade, Fruits.Leaflike(At(side * 0.05, y), side * 60, 0.34, 0.14), true));
+            strokes.Add(new Stroke(StrokeKind.Blade, Curves.Leaflike(At(side * 0.05, y), side * 60, 0.34, 0.14), true));
         return new Drawing(strokes);
     }
 

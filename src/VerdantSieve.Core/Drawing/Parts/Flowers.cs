@@ -1,10 +1,10 @@
+using static VerdantSieve.Core.Drawing.Point;
+
 namespace VerdantSieve.Core.Drawing.Parts;
 
 /// <summary>Draws flowers and how they stand together.</summary>
 internal static class Flowers
 {
-    private static Point At(double x, double y) => new(x, y);
-
     /// <summary>One flower of a form, about 1 across, in the colour given.</summary>
     public static Drawing Of(string form, Tint colour, int petals = 5) =>
         form switch
@@ -279,7 +279,7 @@ internal static class Flowers
         // With stamens; with an ovary; with both.
         Drawing Flower(bool stamens, bool ovary) =>
             new([
-                .. Enumerable.Range(0, 5).Select(i => Stroke.Area(Tint.White, Fruits.Leaflike(At(0, 0), 72 * i, 0.46, 0.2))),
+                .. Enumerable.Range(0, 5).Select(i => Stroke.Area(Tint.White, Curves.Leaflike(At(0, 0), 72 * i, 0.46, 0.2))),
                 .. stamens
                     ? Enumerable
                         .Range(0, 7)

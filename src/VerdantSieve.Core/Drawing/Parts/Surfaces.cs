@@ -1,10 +1,10 @@
+using static VerdantSieve.Core.Drawing.Point;
+
 namespace VerdantSieve.Core.Drawing.Parts;
 
 /// <summary>Draws what is seen and felt of a leaf’s faces, stalk and foot.</summary>
 internal static class Surfaces
 {
-    private static Point At(double x, double y) => new(x, y);
-
     private static Drawing Leaf(params IEnumerable<Stroke> more) =>
         Drawing.Of(LeafDrawing.Blade(LeafForm.With(("shape", "ovate"))), new Drawing([.. more]));
 
@@ -67,23 +67,23 @@ internal static class Surfaces
             Stroke.Line(StrokeKind.Stalk, At(0, -0.2), At(0, 1)),
         };
         foreach (var y in new[] { 0, 0.4 })
-            foreach (var side in new[] { 1, -1 })
-            {
-                strokes.Add(Stroke.Line(StrokeKind.Stalk, At(0, y), At(side * 0.7, y + 0.5)));
-                if (tufts == "none")
-                    continue;
-                for (var i = 0; i < 9; i++)
-                    strokes.Add(
-                        Stroke.Line(
-                            StrokeKind.Stalk,
-                            At(side * 0.01, y + 0.01),
-                            At(side * 0.01, y + 0.01).Along(Point.Direction(side * (4 + 6 * i)), 0.2)
-                        ) with
-                        {
-                            Tint = tufts == "rusty" ? Tint.Rusty : Tint.White,
-                        }
-                    );
-            }
+        foreach (var side in new[] { 1, -1 })
+        {
+            strokes.Add(Stroke.Line(StrokeKind.Stalk, At(0, y), At(side * 0.7, y + 0.5)));
+            if (tufts == "none")
+                continue;
+            for (var i = 0; i < 9; i++)
+                strokes.Add(
+                    Stroke.Line(
+                        StrokeKind.Stalk,
+                        At(side * 0.01, y + 0.01),
+                        At(side * 0.01, y + 0.01).Along(Point.Direction(side * (4 + 6 * i)), 0.2)
+                    ) with
+                    {
+                        Tint = tufts == "rusty" ? Tint.Rusty : Tint.White,
+                    }
+                );
+        }
         return new Drawing(strokes);
     }
 
@@ -218,7 +218,7 @@ internal static class Surfaces
                     true
                 ),
                 Stroke.Area(Tint.Cream, Curves.Smooth([At(-0.6, 0.2), At(-0.24, 0.16), At(-0.2, 0.02), At(-0.6, -0.24)], closed: true)),
-                Stroke.Area(Tint.Brown, Fruits.Leaflike(At(-0.6, -0.08), 60, 0.32, 0.12)),
+                Stroke.Area(Tint.Brown, Curves.Leaflike(At(-0.6, -0.08), 60, 0.32, 0.12)),
             ]),
             _ => new Drawing([new Stroke(StrokeKind.Blade, Curves.Circle(At(0, 0), 0.4, steps: 28), true), Stroke.Dot(At(0, 0), 0.05)]),
         };
@@ -253,8 +253,8 @@ internal static class Surfaces
         {
             "leafy" =>
             [
-                new Stroke(StrokeKind.Blade, Fruits.Leaflike(At(0.12, -0.1), 120, 0.42, 0.17), true),
-                new Stroke(StrokeKind.Blade, Fruits.Leaflike(At(0.05, -0.06), -20, 0.42, 0.17), true),
+                new Stroke(StrokeKind.Blade, Curves.Leaflike(At(0.12, -0.1), 120, 0.42, 0.17), true),
+                new Stroke(StrokeKind.Blade, Curves.Leaflike(At(0.05, -0.06), -20, 0.42, 0.17), true),
             ],
             "spines" =>
             [

@@ -1,10 +1,10 @@
+using static VerdantSieve.Core.Drawing.Point;
+
 namespace VerdantSieve.Core.Drawing.Parts;
 
 /// <summary>Draws colours, as they are seen on the part of the plant.</summary>
 internal static class Swatches
 {
-    private static Point At(double x, double y) => new(x, y);
-
     /// <summary>A blot of colour.</summary>
     public static Drawing Blot(Tint tint) =>
         new([

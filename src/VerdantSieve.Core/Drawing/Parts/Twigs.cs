@@ -1,11 +1,14 @@
+using static VerdantSieve.Core.Drawing.Point;
+
 namespace VerdantSieve.Core.Drawing.Parts;
 
 /// <summary>Draws twigs, buds, leaf scars, pith and what arms them. A twig grows upward about x = 0.</summary>
 internal static class Twigs
 {
-    private const double Half = 0.13;
+    // Beside the rest of a plant hairs are as short as they are; where they are what is asked about they are drawn to be seen.
+    private const double HairOfAPlate = 0.06;
 
-    private static Point At(double x, double y) => new(x, y);
+    private const double Half = 0.13;
 
     /// <summary>A piece of twig with a bud at each of its nodes.</summary>
     public static Drawing Piece(Tint tint, double half = Half, bool buds = true)
@@ -23,7 +26,7 @@ internal static class Twigs
         Stroke.Area(tint ?? Tint.GreyBrown, At(-half, -1), At(half, -1), At(half * 0.8, 1), At(-half * 0.8, 1));
 
     private static Stroke Bud(Point at, double turn, double length, double half, Tint? tint) =>
-        Stroke.Area(tint ?? Tint.Brown, Fruits.Leaflike(at, turn, length, half * 1.33));
+        Stroke.Area(tint ?? Tint.Brown, Curves.Leaflike(at, turn, length, half * 1.33));
 
     /// <summary>The end of a plant’s twig, with what is known of it: colour, thickness, buds and how they stand, thorns, pores,
     /// hairs.</summary>
@@ -61,7 +64,7 @@ internal static class Twigs
                 ])
             );
         if (form.State("twig-hair", "none") is var hair && hair != "none")
-            parts.Add(new Drawing([.. Hairy(hair, tint, half).Strokes.Skip(1)]));
+            parts.Add(new Drawing([.. Hairy(hair, tint, half, HairOfAPlate).Strokes.Skip(1)]));
         if (form.State("end-bud", "single") is var end && end != "single")
             parts.Add(new Drawing([.. End(end).Strokes.Skip(1)]).Placed(new Placement(At(0, 1), 0, 0.6)));
         else
@@ -166,8 +169,8 @@ internal static class Twigs
         return scales switch
         {
             "none" => OnTwig(
-                new Stroke(StrokeKind.Blade, Fruits.Leaflike(At(0.02, 0), 8, 0.9, 0.2), true),
-                new Stroke(StrokeKind.Blade, Fruits.Leaflike(At(-0.05, 0), -8, 0.85, 0.16), true),
+                new Stroke(StrokeKind.Blade, Curves.Leaflike(At(0.02, 0), 8, 0.9, 0.2), true),
+                new Stroke(StrokeKind.Blade, Curves.Leaflike(At(-0.05, 0), -8, 0.85, 0.16), true),
                 Stroke.Line(StrokeKind.Vein, At(0.03, 0.1), At(0.13, 0.8)),
                 Stroke.Line(StrokeKind.Vein, At(-0.05, 0.1), At(-0.14, 0.75))
             ),
@@ -196,7 +199,11 @@ internal static class Twigs
     }
 
     /// <summary>How hairy something long is: a twig, a stalk, an axis.</summary>
-    public static Drawing Hairy(string hair, Tint tint, double half = 0.14)
+    /// <param name="hair">How hairy.</param>
+    /// <param name="tint">Its colour.</param>
+    /// <param name="half">Half of how thick it is.</param>
+    /// <param name="length">How far the hairs stand off.</param>
+    public static Drawing Hairy(string hair, Tint tint, double half = 0.14, double length = 0.15)
     {
         var strokes = new List<Stroke> { Stem(tint, half) };
         var count = hair switch
@@ -209,7 +216,7 @@ internal static class Twigs
         {
             var y = -0.97 + 1.94 * (i + 0.5) / count;
             var side = i % 2 == 0 ? 1 : -1;
-            strokes.Add(Stroke.Line(StrokeKind.Hair, At(side * half * 0.88, y), At(side * (half * 0.9 + 0.15), y + 0.06 * (i % 3 - 1))));
+            strokes.Add(Stroke.Line(StrokeKind.Hair, At(side * half * 0.88, y), At(side * (half * 0.9 + length), y + 0.4 * length * (i % 3 - 1))));
         }
         if (hair == "dense")
             strokes.AddRange(Scatter.Lines(At(0, 0), half * 0.7, 0.9, 40, 0.08, 40));
@@ -504,7 +511,7 @@ internal static class Twigs
         strokes.Add(Stroke.Area(tint, At(0.08, -0.35), At(0.14, -0.5), At(0.95, 0.2)));
         strokes.Add(Stroke.Area(tint, At(-0.08, 0.1), At(-0.12, -0.05), At(-0.8, 0.65)));
         foreach (var (x, y) in new[] { (0.4, -0.2), (0.62, 0.0), (-0.4, 0.24) })
-            strokes.Add(new Stroke(StrokeKind.Blade, Fruits.Leaflike(At(x, y), x > 0 ? 0 : 10, 0.34, 0.1), true));
+            strokes.Add(new Stroke(StrokeKind.Blade, Curves.Leaflike(At(x, y), x > 0 ? 0 : 10, 0.34, 0.1), true));
     }
 
     // The forms of a bud.

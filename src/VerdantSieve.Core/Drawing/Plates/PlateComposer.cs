@@ -166,12 +166,15 @@ public static class PlateComposer
         if (Fruits.Of(form) is not { } fruit)
             return null;
         var together = form.State("fruit-hang", "") is "hanging-cluster" or "upright-cluster" or "pairs";
-        return
-            together
-            && form.State("fruit-type", "") is "drupe" or "berry" or "pome" or "hip" or "paired-samara" or "single-samara" or "dry-capsule"
-            ? Fruits.Together(Fruits.Of(form.But("fruit-cut", "whole"))!, form.State("fruit-hang", ""))
+        return together && HangsWithOthers(form)
+            ? FruitDetails.Together(Fruits.Of(form.But("fruit-cut", "whole"))!, form.State("fruit-hang", ""))
             : fruit;
     }
+
+    // Of others, one alone shows more.
+    private static bool HangsWithOthers(LeafForm form) =>
+        form.State("fruit-type", "") is "drupe" or "berry" or "pome" or "hip" or "paired-samara" or "single-samara" or "dry-capsule"
+        || form.State("nut-wrap", "") is "lobed-bract" or "bag";
 
     private static void Add(List<PlatePart> parts, PlateOrgan organ, Box box, Drawing? drawing)
     {
