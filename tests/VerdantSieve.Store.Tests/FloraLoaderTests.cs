@@ -36,8 +36,13 @@ public class FloraLoaderTests(TestDatabase store) : IDisposable
             Assert.Equal((one.Weight, one.Correlation, one.GardenForm), (other.Weight, other.Correlation, other.GardenForm));
             if (one is StateCharacter side)
                 Assert.Equal(
-                    (side.OneSided, side.Variety, side.Ordered),
-                    (((StateCharacter)other).OneSided, ((StateCharacter)other).Variety, ((StateCharacter)other).Ordered)
+                    (side.OneSided, side.UsualFirst, side.Variety, side.Ordered),
+                    (
+                        ((StateCharacter)other).OneSided,
+                        ((StateCharacter)other).UsualFirst,
+                        ((StateCharacter)other).Variety,
+                        ((StateCharacter)other).Ordered
+                    )
                 );
             if (one is StateCharacter states)
                 Assert.Equal(states.Confusions, ((StateCharacter)other).Confusions);

@@ -119,7 +119,24 @@ public class ScoreFormTests
     {
         var character = Named(id);
         var (was, given) = (ScoreNotation.Parse(before, character).Value, ScoreNotation.Parse(after, character).Value);
-        Assert.Equal(kept, ScoreNotation.Format(new Scored(character, ScoreForm.Keeping(was, given))));
-        Assert.Equal(after, ScoreNotation.Format(new Scored(character, ScoreForm.Keeping(null, given))));
+        var form = ScoreForm.Of(character, given);
+        Assert.Equal(kept, ScoreNotation.Format(new Scored(character, form.Keeping(was, given))));
+        Assert.Equal(after, ScoreNotation.Format(new Scored(character, form.Keeping(null, given))));
+    }
+
+    [Theory]
+    [InlineData("spiny, serrate", "state-spiny=first;state-serrate=usual", "spiny, serrate")]
+    [InlineData("spiny, serrate", "state-spiny=usual;state-serrate=first", "serrate, spiny")]
+    [InlineData("spiny, serrate", "state-spiny=first;state-serrate=usual;state-entire=usual", "spiny, serrate, entire")]
+    [InlineData("spiny, serrate", "state-entire=first;state-spiny=usual;state-serrate=sometimes", "entire, spiny, sometimes serrate")]
+    public void The_most_usual_state_is_told_from_other_usual_ones_and_they_keep_their_order(string before, string sent, string after)
+    {
+        var margin = Margin with { UsualFirst = true };
+        var was = ScoreNotation.Parse(before, margin).Value;
+        var fields = sent.Split(';').Select(pair => pair.Split('=', 2)).ToDictionary(pair => pair[0], pair => pair[1]);
+        var form = new ScoreForm(margin, fields);
+        Assert.Equal(after, ScoreNotation.Format(new Scored(margin, form.Keeping(was, form.Read().Value))));
+        Assert.Equal("first", ScoreForm.Of(margin, was)["state-spiny"]);
+        Assert.Equal("usual", ScoreForm.Of(Margin, was)["state-spiny"]);
     }
 }

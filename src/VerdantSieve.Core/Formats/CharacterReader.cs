@@ -83,6 +83,7 @@ internal sealed class CharacterReader(List<Fault> faults)
                         Ordered = kind == CharacterNotation.Ordinal,
                         Variety = entry.Flag("variety"),
                         OneSided = entry.Flag("one-sided"),
+                        UsualFirst = entry.Flag("usual-first"),
                         Confusions = StateReader.Confusions(id, states, entry),
                         Within = StateReader.Within(id, states, entry),
                         BroadWords = StateReader.BroadWords(id, states, entry),
@@ -163,9 +164,9 @@ internal sealed class CharacterReader(List<Fault> faults)
     private void CheckCorrelations()
     {
         foreach (var group in read.Where(r => r.Character.Correlation is not null).GroupBy(r => r.Character.Correlation!.Group))
-            foreach (var (character, entry) in group)
-                if (character.Correlation!.Share != group.First().Character.Correlation!.Share)
-                    entry.Fault("correlated", $"all that are correlated by “{group.Key}” must have the same share");
+        foreach (var (character, entry) in group)
+            if (character.Correlation!.Share != group.First().Character.Correlation!.Share)
+                entry.Fault("correlated", $"all that are correlated by “{group.Key}” must have the same share");
     }
 
     private static bool ConditionHolds(Character character, EntryReader entry, Dictionary<string, Character> byId)

@@ -36,13 +36,13 @@ public sealed record SieveModel
         MostGaps = 0.5;
 
     /// <summary>The chance that a sure reading is a slip; 0 to 0.5.</summary>
-    public double SlipWhenSure { get; init; } = 0.02;
+    public double SlipWhenSure { get; init; } = 0.01;
 
     /// <summary>The chance that a fairly sure reading is a slip; 0 to 0.5.</summary>
-    public double SlipWhenFair { get; init; } = 0.10;
+    public double SlipWhenFair { get; init; } = 0.07;
 
     /// <summary>The chance that a guess is a slip; 0 to 0.5.</summary>
-    public double SlipWhenGuessing { get; init; } = 0.30;
+    public double SlipWhenGuessing { get; init; } = 0.2;
 
     /// <summary>The chance, before any reading, that the plant is in none of the flora's taxa; 0 to below 1. Gardens hold twice as many
     /// such plants.</summary>

@@ -98,13 +98,19 @@ public sealed class SimulatedPlant(Taxon taxon, Flora flora, Circumstances circu
     private object? Draw(Character character) =>
         ScoreOf(character) is { } score
             ? new Scored(character, score).Match<object?>(
-                states: (_, shows) => Pick(shows.States, state => state.Weight).State,
+                states: (states, shows) => DrawState(states, shows),
                 count: (_, range) => CountOf(CountSpread.From(range)),
                 measure: (_, range) => Centre(LogSpread.From(range)),
                 presence: (_, presence) => random.NextDouble() < presence.Frequency,
                 season: (season, score) => IsOut(season, score)
             )
             : null;
+
+    private string DrawState(StateCharacter character, StateScore score)
+    {
+        var shares = character.SharesOf(score);
+        return Pick(character.States, state => shares[character.IndexOf(state.Id)]).Id;
+    }
 
     private int CountOf(double[] chances) => Pick(Enumerable.Range(1, chances.Length - 1).ToArray(), n => chances[n]);
 

@@ -25,11 +25,7 @@ public sealed record ScoreForm(Character Character, IReadOnlyDictionary<string, 
             score is null
                 ? []
                 : new Scored(character, score).Match<Dictionary<string, string>>(
-                    states: (_, shown) =>
-                        shown.States.ToDictionary(
-                            state => FieldOf(state.State),
-                            state => ScoreNotation.Often(state.Frequency).TrimEnd() is { Length: > 0 } often ? often : Usual
-                        ),
+                    states: Of,
                     count: (_, range) => Of(range),
                     measure: (_, range) => Of(range),
                     presence: (_, presence) => new() { ["often"] = ScoreNotation.Format(new Scored(character, presence)) },
@@ -60,11 +56,12 @@ public sealed record ScoreForm(Character Character, IReadOnlyDictionary<string, 
             season: _ => Season()
         );
 
-    /// <summary>The score with what the form does not ask for as it was before: other places of the plant and other countries, how many
-    /// plants bear, and the condition.</summary>
-    public static Score Keeping(Score? before, Score after) =>
+    /// <summary>The score with what the form does not ask for as it was before: other places of the plant and other countries, the order of
+    /// states, how many plants bear, and the condition.</summary>
+    public Score Keeping(Score? before, Score after) =>
         after.Match<Score>(
-            states: shown => before is StateScore was ? shown with { Elsewhere = was.Elsewhere, ByCountry = was.ByCountry } : shown,
+            states: shown =>
+                before is StateScore was ? InOrder(shown, was) with { Elsewhere = was.Elsewhere, ByCountry = was.ByCountry } : shown,
             range: range => range,
             presence: presence =>
                 presence.When is null && before is PresenceScore { When: { } on } ? presence with { When = on } : presence,
@@ -72,6 +69,30 @@ public sealed record ScoreForm(Character Character, IReadOnlyDictionary<string, 
         );
 
     private const string Usual = "usual";
+
+    /// <summary>How often the most usual of several usual states is shown.</summary>
+    public const string UsualAndFirst = "first";
+
+    private static Dictionary<string, string> Of(StateCharacter character, StateScore shown)
+    {
+        var usual = shown.States.Where(state => state.Frequency == Frequency.Usual).ToArray();
+        var first = character.UsualFirst && usual.Length > 1 ? usual[0] : null;
+        return shown.States.ToDictionary(state => FieldOf(state.State), state => state == first ? UsualAndFirst : Often(state));
+
+        static string Often(StateFrequency state) =>
+            ScoreNotation.Often(state.Frequency).TrimEnd() is { Length: > 0 } often ? often : Usual;
+    }
+
+    // What was said before stands in the order it had, the one now called first before it.
+    private StateScore InOrder(StateScore shown, StateScore before)
+    {
+        var places = before.States.Select((state, place) => (state.State, place)).ToDictionary(pair => pair.State, pair => pair.place);
+        return new([
+            .. shown
+                .States.OrderBy(state => this[FieldOf(state.State)] != UsualAndFirst)
+                .ThenBy(state => places.GetValueOrDefault(state.State, places.Count)),
+        ]);
+    }
 
     private static Dictionary<string, string> Of(RangeScore range) =>
         new()
@@ -90,6 +111,7 @@ public sealed record ScoreForm(Character Character, IReadOnlyDictionary<string, 
         [
             .. character
                 .States.Where(state => this[FieldOf(state.Id)].Length > 0)
+                .OrderBy(state => this[FieldOf(state.Id)] != UsualAndFirst)
                 .Select(state => Often(this[FieldOf(state.Id)]) + state.Id),
         ];
         return shown.Length == 0
@@ -97,7 +119,7 @@ public sealed record ScoreForm(Character Character, IReadOnlyDictionary<string, 
             : Parsed("states", string.Join(", ", shown));
     }
 
-    private static string Often(string often) => often == Usual ? "" : often + " ";
+    private static string Often(string often) => often is Usual or UsualAndFirst ? "" : often + " ";
 
     private Outcome<Score> Range(string unit)
     {

@@ -155,4 +155,38 @@ public class WordsTests
             .NextLooks;
         Assert.Equal(asked, looks.Any(look => look.Character.Id == "scales"));
     }
+
+    private static StateCharacter UsualFirst(StateCharacter shape) => shape with { UsualFirst = true };
+
+    private static Sieve Shapes(Func<StateCharacter, StateCharacter> with) =>
+        new MadeFlora()
+            .States("shape", "egg oblong heart", with)
+            .Taxon("Aus ovatus", "shape: egg, oblong")
+            .Taxon("Bus oblongus", "shape: oblong, egg")
+            .Sieve();
+
+    [Fact]
+    public void Of_two_usual_states_the_first_written_counts_for_more_where_the_vocabulary_says_so()
+    {
+        var ordered = Shapes(UsualFirst);
+        Assert.InRange(Bits(ordered.Ask(Readings.Is("shape", "egg")), "Aus ovatus", "Bus oblongus"), 0.4, 1.2);
+        Assert.InRange(Bits(ordered.Ask(Readings.Is("shape", "oblong")), "Bus oblongus", "Aus ovatus"), 0.4, 1.2);
+        // Neither is held: both are usual.
+        Assert.All(ordered.Ask(Readings.Is("shape", "oblong")).Candidates, candidate => Assert.Empty(candidate.Held));
+        Assert.Equal(0, Bits(Shapes(c => c).Ask(Readings.Is("shape", "egg")), "Aus ovatus", "Bus oblongus"), 9);
+    }
+
+    [Fact]
+    public void The_order_weighs_among_what_is_usual_alone()
+    {
+        var shape = UsualFirst((StateCharacter)Shapes(c => c).Flora.Character("shape"));
+        Assert.Equal([0.625, 0.375, 0], Rounded(shape.SharesOf(Score("egg", "oblong"))));
+        Assert.Equal([0.2, 0.8, 0], Rounded(shape.SharesOf(new([new("egg", Frequency.Sometimes), new("oblong", Frequency.Usual)]))));
+        Assert.Equal([0.5, 0.5, 0], Rounded((shape with { UsualFirst = false }).SharesOf(Score("egg", "oblong"))));
+        Assert.Throws<ArgumentException>(() => shape.SharesOf(Score("round")));
+
+        static StateScore Score(params string[] states) => new([.. states.Select(state => new StateFrequency(state, Frequency.Usual))]);
+
+        static double[] Rounded(double[] shares) => [.. shares.Select(share => Math.Round(share, 12))];
+    }
 }

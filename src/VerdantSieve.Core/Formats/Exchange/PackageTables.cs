@@ -45,6 +45,7 @@ internal static class PackageTables
         "contact",
         "variety",
         "one-sided",
+        "usual-first",
         "effort",
         "counts",
         "correlated",
@@ -137,8 +138,8 @@ internal static class PackageTables
                 ("missing-kinds", about.MissingKinds.ToDictionary(pair => pair.Key, pair => $"{pair.Value}")),
             }
         )
-            foreach (var (id, text) in words)
-                yield return Row(kind, id, text);
+        foreach (var (id, text) in words)
+            yield return Row(kind, id, text);
         foreach (var code in about.Keyed)
             yield return Row("keyed", code, "");
 
@@ -175,6 +176,7 @@ internal static class PackageTables
             ["contact"] = Flag(character.Contact),
             ["variety"] = Flag(states?.Variety == true),
             ["one-sided"] = Flag(states?.OneSided == true),
+            ["usual-first"] = Flag(states?.UsualFirst == true),
             ["effort"] = character.Effort == 1 ? "" : Number(character.Effort),
             ["counts"] = character.Weight == 1 ? "" : Share(character.Weight),
             ["correlated"] = character.Correlation is { } correlation ? $"{correlation.Group} {Share(correlation.Share)}" : "",

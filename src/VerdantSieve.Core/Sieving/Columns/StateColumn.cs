@@ -33,7 +33,7 @@ internal sealed class StateColumn : Column
     {
         this.character = character;
         even = Enumerable.Repeat(1.0 / character.States.Count, character.States.Count).ToArray();
-        var own = Scores.Select(score => score is StateScore of ? SharesOf(of) : null).ToArray();
+        var own = Scores.Select(score => score is StateScore of ? character.SharesOf(of) : null).ToArray();
         kin = [.. Rows.NearestKin(own, even).Select(WithFiner)];
         whole = Of([.. Rows.Fill(own, even).Select(WithFiner)], Scores);
         foreach (var place in Enum.GetValues<PlantPlace>())
@@ -45,8 +45,6 @@ internal sealed class StateColumn : Column
                 certainty => Slips.Words(character, Model.SlipRate(certainty), Model.LoosenessOf(character))
             );
     }
-
-    private double[] SharesOf(StateScore score) => [.. character.States.Select(state => score.Share(state.Id))];
 
     private static StateScore? At(Score? score, PlantPlace place) => (score as StateScore)?.Elsewhere.GetValueOrDefault(place);
 
@@ -61,7 +59,7 @@ internal sealed class StateColumn : Column
                 .Range(0, Rows.Count)
                 .Select(row =>
                     row < Rows.Taxa && At(Scores[row], place) is { } there
-                        ? WithFiner(SharesOf(there))
+                        ? WithFiner(character.SharesOf(there))
                         : [.. even.Select((_, state) => (1 - differs) * whole.Scored[state][row] + differs * average[state])]
                 ),
         ];

@@ -80,7 +80,7 @@ public sealed class TaxonModel(FloraShelf shelf, RevisionBook revisions, LookBoo
                 Field = outcome.Faults[0].At;
                 return Refused(outcome.Faults[0].Message);
             }
-            scores[asked.Id] = ScoreForm.Keeping(Taxon.Score(asked.Id), score);
+            scores[asked.Id] = Form.Keeping(Taxon.Score(asked.Id), score);
         }
         return await Preview(TaxonWriter.Write(Taxon with { OwnScores = scores }, Open.Flora.Vocabulary), cancel);
     }
