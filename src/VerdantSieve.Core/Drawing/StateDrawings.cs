@@ -188,6 +188,7 @@ public static class StateDrawings
         Each("end-bud", "single clustered absent", Twigs.End);
         Each("leaf-scars", "meeting-in-a-point joined-by-line apart", Twigs.Scars);
         Each("leaf-scar-top", "straight notched", Twigs.ScarTop);
+        Each("bundle-scars", "one three more", Twigs.BundleScars);
         Each("sap", "clear milky", Twigs.Sap);
     }
 
@@ -241,7 +242,7 @@ public static class StateDrawings
         Each("habit", "tree multi-stemmed-tree shrub climber", state => Crowns.Habit(state));
         Each("leaf-persistence", "deciduous half-evergreen evergreen", Crowns.Persistence);
         Each("crown", "columnar conical rounded spreading weeping irregular", state => Crowns.Crown(state));
-        Each("climbing-by", "tendrils aerial-roots twining", Crowns.ClimbingBy);
+        Each("climbing-by", "tendrils discs aerial-roots twining", Crowns.ClimbingBy);
         Each("branching", "ascending right-angled drooping contorted", Crowns.Branching);
         Each(
             "bark-pattern",

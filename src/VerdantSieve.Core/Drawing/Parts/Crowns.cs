@@ -287,6 +287,7 @@ internal static class Crowns
     private static readonly Dictionary<string, Action<List<Stroke>, IReadOnlyList<Point>>> Climbers = new()
     {
         ["tendrils"] = ClimbTendrils,
+        ["discs"] = ClimbDiscs,
         ["aerial-roots"] = ClimbAerialRoots,
     };
 
@@ -300,6 +301,20 @@ internal static class Crowns
                 .Select(i => At(side * (0.1 + 0.009 * i), y + 0.006 * i))
                 .Select((p, i) => i < 14 ? p : At(p.X + 0.05 * Math.Sin(i * 0.9), p.Y + 0.05 * Math.Cos(i * 0.9)));
             strokes.Add(Stroke.Line(StrokeKind.Stalk, coil.ToArray()) with { Tint = Tint.Green });
+        }
+    }
+
+    // Each branch of a tendril ends in a pad on the wall.
+    private static void ClimbDiscs(List<Stroke> strokes, IReadOnlyList<Point> stem)
+    {
+        strokes.Add(Stroke.Area(Tint.PaleGrey, At(-0.7, 0), At(-0.42, 0), At(-0.42, 1.3), At(-0.7, 1.3)));
+        strokes.Add(Stroke.Line(StrokeKind.Twig, stem) with { Tint = Tint.Green });
+        foreach (var y in new[] { 0.35, 0.8 })
+        foreach (var (up, part) in new[] { (-0.16, 1.0), (-0.02, 0.94), (0.14, 1.0) })
+        {
+            var end = At(-0.4 * part, y + up);
+            strokes.Add(Stroke.Line(StrokeKind.Stalk, Curves.Bend(At(0, y), At(-0.16, y + 0.3 * up), end)) with { Tint = Tint.Green });
+            strokes.Add(Stroke.Area(Tint.Green, Curves.Circle(end, 0.045, 1.5, 12)));
         }
     }
 

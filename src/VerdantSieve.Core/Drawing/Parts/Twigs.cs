@@ -216,7 +216,9 @@ internal static class Twigs
         {
             var y = -0.97 + 1.94 * (i + 0.5) / count;
             var side = i % 2 == 0 ? 1 : -1;
-            strokes.Add(Stroke.Line(StrokeKind.Hair, At(side * half * 0.88, y), At(side * (half * 0.9 + length), y + 0.4 * length * (i % 3 - 1))));
+            strokes.Add(
+                Stroke.Line(StrokeKind.Hair, At(side * half * 0.88, y), At(side * (half * 0.9 + length), y + 0.4 * length * (i % 3 - 1)))
+            );
         }
         if (hair == "dense")
             strokes.AddRange(Scatter.Lines(At(0, 0), half * 0.7, 0.9, 40, 0.08, 40));
@@ -299,19 +301,37 @@ internal static class Twigs
     }
 
     /// <summary>The upper edge of a leaf scar, with its bud above.</summary>
-    public static Drawing ScarTop(string top)
-    {
-        var notch = top == "notched" ? 0.02 : 0.24;
-        return new Drawing([
+    public static Drawing ScarTop(string top) => Scar(top == "notched", ThreeBundles);
+
+    private static readonly Stroke[] ThreeBundles = [.. new[] { -0.12, 0, 0.12 }.Select(x => Stroke.Dot(At(x, -0.12), 0.03))];
+
+    /// <summary>A leaf scar with what the veins of the leaf have left in it.</summary>
+    public static Drawing BundleScars(string bundles) =>
+        Scar(
+            notched: false,
+            bundles switch
+            {
+                "one" => [Stroke.Line(StrokeKind.Stalk, Curves.Bend(At(-0.1, -0.08), At(0, -0.16), At(0.1, -0.08)))],
+                "three" => ThreeBundles,
+                _ => Enumerable
+                    .Range(0, 9)
+                    .Select(i => Stroke.Dot(At(0.16 * Math.Sin((i - 4) * 0.42), 0.06 - 0.26 * Math.Cos((i - 4) * 0.3)), 0.022)),
+            }
+        );
+
+    private static Drawing Scar(bool notched, IEnumerable<Stroke> bundles) =>
+        new([
             Stem(Tint.GreyBrown, 0.42),
             Stroke.Area(
                 Tint.Cream,
-                Curves.Smooth([At(-0.26, 0.24), At(0, notch), At(0.26, 0.24), At(0.22, -0.1), At(0, -0.36), At(-0.22, -0.1)], closed: true)
+                Curves.Smooth(
+                    [At(-0.26, 0.24), At(0, notched ? 0.02 : 0.24), At(0.26, 0.24), At(0.22, -0.1), At(0, -0.36), At(-0.22, -0.1)],
+                    closed: true
+                )
             ),
-            .. new[] { -0.12, 0, 0.12 }.Select(x => Stroke.Dot(At(x, -0.12), 0.03)),
-            Bud(At(0, top == "notched" ? 0.12 : 0.3), 0, 0.36, 0.14, Tint.Brown),
+            .. bundles,
+            Bud(At(0, notched ? 0.12 : 0.3), 0, 0.36, 0.14, Tint.Brown),
         ]);
-    }
 
     /// <summary>What runs out of a cut.</summary>
     public static Drawing Sap(string sap) =>
