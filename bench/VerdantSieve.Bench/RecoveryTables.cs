@@ -140,34 +140,34 @@ internal static class RecoveryTables
                 + "|---|---|---|---|---|---|"
         );
         foreach (var errs in new[] { 0.05, 0.1, 0.2 })
-        foreach (var readings in new[] { 10, 20 })
-        {
-            var looks = CanBeMissed(flora)
-                .SelectMany(taxon =>
-                    Enumerable
-                        .Range(0, plants)
-                        .Select(i =>
-                        {
-                            var random = Seeded(taxon, i);
-                            return (random.NextDouble() < SieveModel.Standard.Strangers ? Without(taxon) : whole).Look(
-                                taxon,
-                                readings,
-                                errs,
-                                0.1,
-                                Strategy.NextLook,
-                                random,
-                                stopAt: 0.95
-                            );
-                        })
-                )
-                .ToArray();
-            var named = looks.Where(look => look.Answer.Determination.Rank is TaxonRank.Species or TaxonRank.Variety).ToArray();
-            Console.WriteLine(
-                $"| {errs:0 %} | {readings} | {Share(named.Length, looks.Length)} | "
-                    + $"{named.Average(look => look.Answer.Determination.Probability):0.000} | "
-                    + $"{Share(named.Count(Right), named.Length)} | {CalibrationError(looks):0.000} |"
-            );
-        }
+            foreach (var readings in new[] { 10, 20 })
+            {
+                var looks = CanBeMissed(flora)
+                    .SelectMany(taxon =>
+                        Enumerable
+                            .Range(0, plants)
+                            .Select(i =>
+                            {
+                                var random = Seeded(taxon, i);
+                                return (random.NextDouble() < SieveModel.Standard.Strangers ? Without(taxon) : whole).Look(
+                                    taxon,
+                                    readings,
+                                    errs,
+                                    0.1,
+                                    Strategy.NextLook,
+                                    random,
+                                    stopAt: 0.95
+                                );
+                            })
+                    )
+                    .ToArray();
+                var named = looks.Where(look => look.Answer.Determination.Rank is TaxonRank.Species or TaxonRank.Variety).ToArray();
+                Console.WriteLine(
+                    $"| {errs:0 %} | {readings} | {Share(named.Length, looks.Length)} | "
+                        + $"{named.Average(look => look.Answer.Determination.Probability):0.000} | "
+                        + $"{Share(named.Count(Right), named.Length)} | {CalibrationError(looks):0.000} |"
+                );
+            }
     }
 
     private static void Strangers(Flora flora, int plants)
@@ -226,23 +226,23 @@ internal static class RecoveryTables
     private static void Cells(Func<double, double, IEnumerable<LookResult>> cell)
     {
         foreach (var errs in Errors)
-        foreach (var misses in Missing)
-        {
-            var looks = cell(errs, misses).ToArray();
-            string Of(Func<LookResult, double> value) => $"{100 * looks.Average(value):0} %";
-            Console.WriteLine(
-                $"| {errs:0 %} | {misses:0 %} | {Of(l => l.Place == 1 ? 1 : 0)} | {Of(l => l.Place <= 3 ? 1 : 0)} | "
-                    + $"{Of(l => l.InSet ? 1 : 0)} | "
-                    + string.Join(
-                        " | ",
-                        new[] { 1, 0 }.Select(slips =>
-                            $"{Of(l => l.Strictly(slips).Within(1))} | {Of(l => l.Strictly(slips).Within(3))} | "
-                            + $"{Of(l => l.Strictly(slips).InPan ? 1 : 0)}"
+            foreach (var misses in Missing)
+            {
+                var looks = cell(errs, misses).ToArray();
+                string Of(Func<LookResult, double> value) => $"{100 * looks.Average(value):0} %";
+                Console.WriteLine(
+                    $"| {errs:0 %} | {misses:0 %} | {Of(l => l.Place == 1 ? 1 : 0)} | {Of(l => l.Place <= 3 ? 1 : 0)} | "
+                        + $"{Of(l => l.InSet ? 1 : 0)} | "
+                        + string.Join(
+                            " | ",
+                            new[] { 1, 0 }.Select(slips =>
+                                $"{Of(l => l.Strictly(slips).Within(1))} | {Of(l => l.Strictly(slips).Within(3))} | "
+                                + $"{Of(l => l.Strictly(slips).InPan ? 1 : 0)}"
+                            )
                         )
-                    )
-                    + " |"
-            );
-        }
+                        + " |"
+                );
+            }
     }
 
     private static string Share(int part, int whole) => $"{100.0 * part / Math.Max(1, whole):0.0} %";

@@ -40,6 +40,10 @@ public static class Sources
     /// <summary>The pages and their components.</summary>
     public static IEnumerable<Source> Pages => Of("*.cshtml", "src").Concat(Of("*.razor", "src"));
 
+    /// <summary>The style sheets for the screen.</summary>
+    public static IEnumerable<Source> Styles =>
+        Of("*.css", "src").Where(source => source.Path.Contains("/Styles/") && !source.Path.EndsWith("/print.css"));
+
     private static IEnumerable<Source> Of(string pattern, params string[] folders) =>
         folders
             .SelectMany(folder => Directory.EnumerateFiles(Path.Combine(Root, folder), pattern, SearchOption.AllDirectories))

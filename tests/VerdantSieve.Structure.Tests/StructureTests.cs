@@ -216,4 +216,16 @@ public partial class StructureTests
             .Where(project => File.ReadAllText(project).Contains("AllowUnsafeBlocks", StringComparison.Ordinal));
         Assert.Equal(["VerdantSieve.Packed.csproj"], unsafeOnes.Select(Path.GetFileName));
     }
+
+    [Fact]
+    public void What_a_class_looks_like_everywhere_is_said_in_one_style_sheet()
+    {
+        var said =
+            from sheet in Sources.Styles
+            from Match rule in Regex.Matches(sheet.Text, @"^(\.[\w-]+) \{", RegexOptions.Multiline)
+            group sheet.Path by rule.Groups[1].Value into paths
+            where paths.Distinct().Count() > 1
+            select $"{paths.Key}: {string.Join(", ", paths.Distinct())}";
+        Assert.Empty(said);
+    }
 }

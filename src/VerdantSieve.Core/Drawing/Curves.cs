@@ -33,9 +33,9 @@ internal static class Curves
     {
         var line = new List<Point>();
         foreach (var part in parts)
-        foreach (var point in part)
-            if (line.Count == 0 || line[^1].To(point) > 1e-9)
-                line.Add(point);
+            foreach (var point in part)
+                if (line.Count == 0 || line[^1].To(point) > 1e-9)
+                    line.Add(point);
         return line;
     }
 

@@ -164,9 +164,9 @@ internal sealed class CharacterReader(List<Fault> faults)
     private void CheckCorrelations()
     {
         foreach (var group in read.Where(r => r.Character.Correlation is not null).GroupBy(r => r.Character.Correlation!.Group))
-        foreach (var (character, entry) in group)
-            if (character.Correlation!.Share != group.First().Character.Correlation!.Share)
-                entry.Fault("correlated", $"all that are correlated by “{group.Key}” must have the same share");
+            foreach (var (character, entry) in group)
+                if (character.Correlation!.Share != group.First().Character.Correlation!.Share)
+                    entry.Fault("correlated", $"all that are correlated by “{group.Key}” must have the same share");
     }
 
     private static bool ConditionHolds(Character character, EntryReader entry, Dictionary<string, Character> byId)

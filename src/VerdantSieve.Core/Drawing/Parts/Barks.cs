@@ -164,36 +164,36 @@ internal static class Barks
         private void InterlacingRidges()
         {
             for (var row = -1; row < 5; row++)
-            for (var i = 0; i < 4; i++)
-            {
-                var centre = At(0.12 + 0.25 * i + (row % 2 == 0 ? 0 : 0.125), 0.14 + 0.27 * row);
-                Add(
-                    Stroke.Area(
-                        Dark,
-                        [
-                            .. new[] { At(0, -0.2), At(0.055, 0), At(0, 0.2), At(-0.055, 0) }.Select(p =>
+                for (var i = 0; i < 4; i++)
+                {
+                    var centre = At(0.12 + 0.25 * i + (row % 2 == 0 ? 0 : 0.125), 0.14 + 0.27 * row);
+                    Add(
+                        Stroke.Area(
+                            Dark,
+                            [
+                                .. new[] { At(0, -0.2), At(0.055, 0), At(0, 0.2), At(-0.055, 0) }.Select(p =>
                                 Within(At(centre.X + p.X, centre.Y + p.Y))
                             ),
-                        ]
-                    )
-                );
-            }
+                            ]
+                        )
+                    );
+                }
         }
 
         private void Blocks()
         {
             for (var row = 0; row < 6; row++)
-            for (var i = 0; i < 5; i++)
-                Plate(Box(0.2 * i + 0.015, 0.2 * row + 0.015, 0.165 + Off(0.01), 0.165 + Off(0.01), 0.02));
+                for (var i = 0; i < 5; i++)
+                    Plate(Box(0.2 * i + 0.015, 0.2 * row + 0.015, 0.165 + Off(0.01), 0.165 + Off(0.01), 0.02));
             Under(Stroke.Area(Dark, Whole));
         }
 
         private void Scales()
         {
             for (var row = 0; row < 9; row++)
-            for (var i = 0; i < 7; i++)
-                Fine([
-                    .. Curves
+                for (var i = 0; i < 7; i++)
+                    Fine([
+                        .. Curves
                         .Bend(
                             At(0.15 * i - (row % 2 == 0 ? 0.04 : 0.11), 0.14 * row + 0.1),
                             At(0.15 * i + (row % 2 == 0 ? 0.035 : -0.035), 0.14 * row - 0.05),

@@ -310,12 +310,12 @@ internal static class Crowns
         strokes.Add(Stroke.Area(Tint.PaleGrey, At(-0.7, 0), At(-0.42, 0), At(-0.42, 1.3), At(-0.7, 1.3)));
         strokes.Add(Stroke.Line(StrokeKind.Twig, stem) with { Tint = Tint.Green });
         foreach (var y in new[] { 0.35, 0.8 })
-        foreach (var (up, part) in new[] { (-0.16, 1.0), (-0.02, 0.94), (0.14, 1.0) })
-        {
-            var end = At(-0.4 * part, y + up);
-            strokes.Add(Stroke.Line(StrokeKind.Stalk, Curves.Bend(At(0, y), At(-0.16, y + 0.3 * up), end)) with { Tint = Tint.Green });
-            strokes.Add(Stroke.Area(Tint.Green, Curves.Circle(end, 0.045, 1.5, 12)));
-        }
+            foreach (var (up, part) in new[] { (-0.16, 1.0), (-0.02, 0.94), (0.14, 1.0) })
+            {
+                var end = At(-0.4 * part, y + up);
+                strokes.Add(Stroke.Line(StrokeKind.Stalk, Curves.Bend(At(0, y), At(-0.16, y + 0.3 * up), end)) with { Tint = Tint.Green });
+                strokes.Add(Stroke.Area(Tint.Green, Curves.Circle(end, 0.045, 1.5, 12)));
+            }
     }
 
     private static void ClimbAerialRoots(List<Stroke> strokes, IReadOnlyList<Point> stem)

@@ -2,7 +2,7 @@ using static VerdantSieve.Core.Drawing.Point;
 
 namespace VerdantSieve.Core.Drawing.Parts;
 
-/// <summary>Draws berries, stone fruits, pomes, hips and seeds with flesh about them. A fruit hangs by its stalk from (0, 0.2) and is about 1 high.</summary>
+/// <summary>Draws berries, stone fruits, pomes, hips and seeds with flesh about them.</summary>
 internal static class FleshyFruits
 {
     public static Drawing Fleshy(LeafForm form, Tint usual, int stones)

@@ -2,7 +2,7 @@ using static VerdantSieve.Core.Drawing.Point;
 
 namespace VerdantSieve.Core.Drawing.Parts;
 
-/// <summary>Draws what is asked of a fruit whatever its kind: its outline, its hair, its stalk, and how several hang. A fruit hangs by its stalk from (0, 0.2) and is about 1 high.</summary>
+/// <summary>Draws what is asked of a fruit whatever its kind: its outline, its hair, its stalk, and how several hang.</summary>
 internal static class FruitDetails
 {
     /// <summary>The outline of a fruit, whatever its kind.</summary>

@@ -321,7 +321,8 @@ internal static class Twigs
 
     private static Drawing Scar(bool notched, IEnumerable<Stroke> bundles) =>
         new([
-            Stem(Tint.GreyBrown, 0.42),
+            // A short piece of the twig, so that what is in the scar is seen.
+            Stroke.Area(Tint.GreyBrown, At(-0.42, -0.52), At(0.42, -0.52), At(0.42, 0.74), At(-0.42, 0.74)),
             Stroke.Area(
                 Tint.Cream,
                 Curves.Smooth(
