@@ -192,9 +192,13 @@ public class PackedSieveTests
                         ((StateScore)made.Taxa[taxon].Scores[made.Characters[character].Id]).States[0].State
                     )
                 ] = 1;
-            }
+            },
+            SieveModel.Standard.SlipRate(Certainty.Fair)
         );
-        packed.Rank([new(0, 1, 0.1f), new(1, 2, 0.02f)]);
+        packed.Rank([
+            new(0, 1, (float)SieveModel.Standard.SlipRate(Certainty.Fair)),
+            new(1, 2, (float)SieveModel.Standard.SlipRate(Certainty.Sure)),
+        ]);
         var chances = new float[80];
         packed.Chance(chances);
         foreach (var candidate in exact.Candidates)

@@ -305,19 +305,22 @@ internal static class Twigs
 
     private static readonly Stroke[] ThreeBundles = [.. new[] { -0.12, 0, 0.12 }.Select(x => Stroke.Dot(At(x, -0.12), 0.03))];
 
-    /// <summary>A leaf scar with what the veins of the leaf have left in it.</summary>
+    /// <summary>A leaf scar near at hand, with what the veins of the leaf have left in it.</summary>
     public static Drawing BundleScars(string bundles) =>
-        Scar(
-            notched: false,
-            bundles switch
+        new([
+            Stroke.Area(
+                Tint.Cream,
+                Curves.Smooth([At(-0.5, 0.4), At(0, 0.3), At(0.5, 0.4), At(0.42, -0.14), At(0, -0.56), At(-0.42, -0.14)], closed: true)
+            ),
+            .. bundles switch
             {
-                "one" => [Stroke.Line(StrokeKind.Stalk, Curves.Bend(At(-0.1, -0.08), At(0, -0.16), At(0.1, -0.08)))],
-                "three" => ThreeBundles,
+                "one" => [Stroke.Area(Tint.Dark, Curves.Circle(At(0, -0.04), 0.24, 0.34))],
+                "three" => new[] { -0.26, 0, 0.26 }.Select(x => Stroke.Dot(At(x, -0.1 + 0.5 * x * x), 0.075)),
                 _ => Enumerable
                     .Range(0, 9)
-                    .Select(i => Stroke.Dot(At(0.16 * Math.Sin((i - 4) * 0.42), 0.06 - 0.26 * Math.Cos((i - 4) * 0.3)), 0.022)),
-            }
-        );
+                    .Select(i => Stroke.Dot(At(0.38 * Math.Sin((i - 4) * 0.4), 0.16 - 0.44 * Math.Cos((i - 4) * 0.34)), 0.045)),
+            },
+        ]);
 
     private static Drawing Scar(bool notched, IEnumerable<Stroke> bundles) =>
         new([
