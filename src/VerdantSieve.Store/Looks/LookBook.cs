@@ -273,7 +273,8 @@ public sealed class LookBook(SieveContext database, IClock clock, Reader reader)
         && look.Content.Circumstances == after.Circumstances
         && look.Content.Determined == after.Determined;
 
-    // Nothing is held while the person's change is worked out, and nothing is read twice: a reading costs two ways to the database.
+    // Nothing is held while the person's change is worked out, and nothing is read twice. The look's row is written before its step, as
+    // whoever holds it does: two who took them the other way round would wait for each other for ever.
     private async Task<Look> Add(Look look, string done, LookContent after, Guid? sent)
     {
         var row = new LookRow
@@ -287,19 +288,24 @@ public sealed class LookBook(SieveContext database, IClock clock, Reader reader)
         };
         Describe(row, look.Content);
         database.Looks.Attach(row);
-        Forward(row, done, after, sent);
+        await using var transaction = await database.Database.BeginTransactionAsync();
+        database.Database.AutoSavepointsEnabled = false;
+        var step = Forward(row, done, after, sent);
         await database.SaveChangesAsync();
+        database.LookSteps.Add(step);
+        await database.SaveChangesAsync();
+        await transaction.CommitAsync();
         database.ChangeTracker.Clear();
         return look with { Content = after, Step = row.Cursor, Undoes = done, Version = row.Version };
     }
 
-    private void Forward(LookRow row, string done, LookContent after, Guid? sent)
+    private LookStepRow Forward(LookRow row, string done, LookContent after, Guid? sent)
     {
         row.Cursor++;
         row.LastStep = row.Cursor;
         row.Changed = Now;
         Describe(row, after);
-        database.LookSteps.Add(Step(row.Id, row.Cursor, done, after, row.Changed, sent));
+        return Step(row.Id, row.Cursor, done, after, row.Changed, sent);
     }
 
     // Whoever else would change it waits.
@@ -317,7 +323,7 @@ public sealed class LookBook(SieveContext database, IClock clock, Reader reader)
         }
         if (row.LastStep > row.Cursor)
             await database.LookSteps.Where(step => step.LookId == id && step.Number > row.Cursor).ExecuteDeleteAsync();
-        Forward(row, done, after, sent);
+        database.LookSteps.Add(Forward(row, done, after, sent));
         await OnTheTree(row, before, after);
         if (row.Cursor - row.FirstStep > MostSteps)
         {
