@@ -55,7 +55,9 @@ public static class Foundation
         var options = new DbContextOptionsBuilder<SieveContext>();
         SieveContext.Configure(options, connection);
         await using var database = new SieveContext(options.Options);
-        await database.Database.MigrateAsync();
+        // Asking costs less than migrating where there is nothing to do: the model is not compared with itself.
+        if ((await database.Database.GetPendingMigrationsAsync()).Any())
+            await database.Database.MigrateAsync();
         var flora = await new FloraLoader(database, SystemClock.Instance).Load(folder);
         foreach (var (character, state) in DrawnVocabulary.WithoutState(flora.Vocabulary))
             Serilog.Log.Warning("A drawing is registered for {Character}, {State}, which the vocabulary does not have.", character, state);

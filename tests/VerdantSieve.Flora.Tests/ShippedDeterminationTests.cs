@@ -39,7 +39,7 @@ public class ShippedDeterminationTests
                     .. common,
                     Is("bark-pattern", "scales", Certainty.Sure),
                     Is("habitat", "mountain", Certainty.Sure),
-                    Is("needle-colour", "yellow-green", Certainty.Sure),
+                    Is("leaf-colour", "yellow-green", Certainty.Sure),
                     Is("crown", "columnar", Certainty.Sure),
                     Is("branching", "ascending", Certainty.Sure),
                 ]

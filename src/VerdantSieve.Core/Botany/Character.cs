@@ -25,6 +25,9 @@ public abstract record Character
     /// <summary>What else people call it.</summary>
     public IReadOnlyList<string> Also { get; init; } = [];
 
+    /// <summary>What earlier editions of the vocabulary called it.</summary>
+    public IReadOnlyList<FormerWord> Formerly { get; init; } = [];
+
     /// <summary>What the observer is asked.</summary>
     public required string Question { get; init; }
 

@@ -7,6 +7,8 @@ public sealed class Vocabulary
 {
     private readonly FrozenDictionary<string, Character> byId;
     private readonly FrozenDictionary<string, Condition[]> conditions;
+    private readonly FrozenDictionary<string, Character> formerly;
+    private readonly FrozenDictionary<string, FrozenDictionary<string, Character>> moved;
 
     /// <summary>Puts characters together.</summary>
     /// <exception cref="ArgumentException">An id stands twice, or a condition is about a character that is not there or hangs on
@@ -19,13 +21,26 @@ public sealed class Vocabulary
             if (!Rests(character))
                 throw new ArgumentException($"What {character.Id} hangs on is not there, or hangs on it.", nameof(characters));
         conditions = Characters.ToFrozenDictionary(character => character.Id, character => Chain(character).ToArray());
+        var former = Characters
+            .SelectMany(now => now.Formerly.Select(word => (Now: now, Word: word)))
+            .ToLookup(pair => pair.Word.State is null);
+        formerly = former[true].ToFrozenDictionary(pair => pair.Word.Character, pair => pair.Now);
+        moved = former[false]
+            .GroupBy(pair => pair.Word.Character)
+            .ToFrozenDictionary(group => group.Key, group => group.ToFrozenDictionary(pair => pair.Word.State!, pair => pair.Now));
     }
 
     /// <summary>The characters, in order.</summary>
     public IReadOnlyList<Character> Characters { get; }
 
-    /// <summary>The character with this id, or null.</summary>
-    public Character? Find(string id) => byId.GetValueOrDefault(id);
+    /// <summary>The character with this id, now or formerly, or null.</summary>
+    public Character? Find(string id) => byId.GetValueOrDefault(id) ?? formerly.GetValueOrDefault(id);
+
+    /// <summary>Whether states of a character have become characters of their own.</summary>
+    public bool HasMoved(string character) => moved.ContainsKey(character);
+
+    /// <summary>The character that a state of another one has become, or null.</summary>
+    public Character? MovedTo(string character, string state) => moved.GetValueOrDefault(character)?.GetValueOrDefault(state);
 
     /// <summary>The character with this id.</summary>
     /// <exception cref="KeyNotFoundException">There is no such character.</exception>

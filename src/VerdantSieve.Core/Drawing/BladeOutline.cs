@@ -179,6 +179,11 @@ public static class BladeOutline
                 Curves.Cubic(widest, new(w, m + 0.5 * rest), new(0.8 * w, 1), new(0.36 * w, 1)),
                 Curves.Cubic(new(0.36 * w, 1), new(0.18 * w, 1), new(0.06 * w, 0.985), tip with { Y = 0.945 })
             ),
+            "horned" => Curves.Joined(
+                Curves.Cubic(widest, new(w, m + 0.4 * rest), new(0.8 * w, Down(0.3)), new(0.56 * w, Down(0.03))),
+                Curves.Bend(new(0.56 * w, Down(0.03)), new(0.36 * w, Down(0.2)), new(0.22 * w, Down(0.24))),
+                Curves.Bend(new(0.22 * w, Down(0.24)), new(0.06 * w, Down(0.16)), tip)
+            ),
             "abrupt-tip" => Curves.Joined(
                 Curves.Cubic(widest, new(w, m + 0.5 * rest), new(0.62 * w, 0.93), new(0.16 * w, 0.93)),
                 Curves.Cubic(new(0.16 * w, 0.93), new(0.06 * w, 0.935), new(0.02 * w, 0.96), tip, 6)

@@ -178,14 +178,9 @@ internal static class CompoundLeaf
     }
 
     private static LeafForm Lobed(LeafForm form) =>
-        form.State("leaflet-lobing", "") switch
-        {
-            "lobed" when form.State("lobing", "unlobed") == "unlobed" => form.But("lobing", "pinnate")
-                .But("lobe-depth", "shallow")
-                .But("lobe-count", 5),
-            "unlobed" => form.But("lobing", "unlobed"),
-            _ => form,
-        };
+        form.State("lobing", "unlobed") == "pinnate" && !form.Has("lobe-depth")
+            ? form.But("lobe-depth", "shallow").But("lobe-count", 5)
+            : form;
 
     /// <summary>A piece of the axis between two pairs of leaflets, enlarged.</summary>
     public static Drawing AxisOf(string rachis)
@@ -193,8 +188,8 @@ internal static class CompoundLeaf
         var parts = new List<Drawing>();
         var leaflet = LeafDrawing.Blade(LeafForm.With(("shape", "elliptic")), veins: false);
         foreach (var y in new[] { -0.45, 0.55 })
-            foreach (var flip in new[] { false, true })
-                parts.Add(leaflet.Placed(new Placement(new Point(flip ? -0.06 : 0.06, y), flip ? -68 : 68, 0.8, flip)));
+        foreach (var flip in new[] { false, true })
+            parts.Add(leaflet.Placed(new Placement(new Point(flip ? -0.06 : 0.06, y), flip ? -68 : 68, 0.8, flip)));
         if (rachis == "winged")
             foreach (var (from, to) in new[] { (-1.0, -0.5), (-0.45, 0.5), (0.55, 1.0) })
                 parts.Add(

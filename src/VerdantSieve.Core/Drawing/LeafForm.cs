@@ -70,8 +70,6 @@ public sealed class LeafForm
             states[CharacterIds.Structure] = three ? "trifoliate" : "odd-pinnate";
             loose |= !three;
         }
-        if (states.GetValueOrDefault("leaflet-lobing") == "lobed")
-            states.TryAdd("lobing", "pinnate");
         return new LeafForm(states, numbers) { IsLoose = loose };
     }
 

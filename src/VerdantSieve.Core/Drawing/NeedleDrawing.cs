@@ -136,6 +136,29 @@ internal static class NeedleDrawing
         return new Drawing(parts);
     }
 
+    /// <summary>How needles run: three of them side by side, straight, bent to one side, or turned about themselves.</summary>
+    public static Drawing Curve(string curve)
+    {
+        var strokes = new List<Stroke>();
+        foreach (var x in new[] { -0.36, 0, 0.36 })
+        {
+            Point Axis(double up) => new(x + (curve == "curved" ? 0.5 * up * up - 0.1 : 0), 1.3 * up);
+            double Half(double up) =>
+                0.075 * Math.Min(1, 4.2 * (1 - up)) * (curve == "twisted" ? Math.Abs(Math.Cos(7.2 * up)) * 0.86 + 0.14 : 1);
+            var ups = Enumerable.Range(0, 41).Select(i => i / 40.0).ToArray();
+            strokes.Add(
+                Stroke.Area(
+                    Tint.DarkGreen,
+                    [
+                        .. ups.Select(up => Axis(up) with { X = Axis(up).X + Half(up) }),
+                        .. ups.Reverse().Select(up => Axis(up) with { X = Axis(up).X - Half(up) }),
+                    ]
+                )
+            );
+        }
+        return new Drawing(strokes);
+    }
+
     /// <summary>How stiff needles are: how they bend against a finger.</summary>
     public static Drawing Stiffness(string stiffness)
     {

@@ -56,7 +56,6 @@ public static class StateDrawings
             "sessile short long",
             state => Leaf(("structure", "odd-pinnate"), ("shape", "elliptic"), ("side-leaflet-stalk", state))
         );
-        Each("leaflet-lobing", "unlobed lobed", state => Leaf(("structure", "trifoliate"), ("shape", "ovate"), ("leaflet-lobing", state)));
         Each(
             "end-leaflet-size",
             "like-others larger",
@@ -73,7 +72,7 @@ public static class StateDrawings
         Each("shape-variety", "one-shape several-shapes", LeafyShoots.Variety);
         Each(
             "apex",
-            "acute acuminate abrupt-tip obtuse rounded truncate notched",
+            "acute acuminate abrupt-tip obtuse rounded truncate horned notched",
             state => Blade(true, ("shape", "elliptic"), ("apex", state))
         );
         Each("base", "wedge tapered rounded truncate heart unequal", state => Blade(true, ("shape", "ovate"), ("base", state)));
@@ -142,7 +141,7 @@ public static class StateDrawings
         Each("vein-tufts", "none pale rusty", Surfaces.VeinTufts);
         Each("hair-type", "simple star-shaped scales", Surfaces.HairType);
         Each("texture", "thin medium leathery", Surfaces.Texture);
-        Each("blade-fold", "flat folded rolled-edges", Surfaces.Fold);
+        Each("blade-fold", "flat folded rolled-edges wrinkled drooping", Surfaces.Fold);
         Each("petiole-form", "round flattened grooved winged hollow-over-bud", Surfaces.PetioleForm);
         Each("petiole-hair", "none sparse dense", state => Twigs.Hairy(state, Tint.YellowGreen, 0.06));
         Each("petiole-hair-type", "soft bristly glandular", Surfaces.PetioleHair);
@@ -158,6 +157,7 @@ public static class StateDrawings
         );
         Each("needle-section", "flat four-angled half-round", NeedleDrawing.Section);
         Each("needle-tip", "notched blunt pointed sharp", NeedleDrawing.TipOf);
+        Each("needle-curve", "straight curved twisted", NeedleDrawing.Curve);
         Each("needle-stiffness", "soft firm prickly", NeedleDrawing.Stiffness);
         Each("needle-bands", "none below above all-sides", NeedleDrawing.Bands);
         Each("needle-base", "peg disc stalk decurrent sheath", NeedleDrawing.Foot);
@@ -172,7 +172,7 @@ public static class StateDrawings
     private static void TwigsAndBuds()
     {
         Each("twig-hair", "none sparse dense", state => Twigs.Hairy(state, Tint.Brown));
-        Each("twig-form", "plain zigzag corky-wings angled waxy-bloom striped spur-shoots", Twigs.Form);
+        Each("twig-form", "plain zigzag corky-wings angled waxy-bloom striped spur-shoots warty swollen-joints", Twigs.Form);
         Each(
             "armature",
             "none paired-spines thorns branched-thorns prickles hooked-prickles bristles thorn-tipped-shoots",
@@ -182,12 +182,13 @@ public static class StateDrawings
         Each("lenticels", "faint dots conspicuous", Twigs.Lenticels);
         Each("pith", "solid chambered hollow", state => Twigs.Pith(state));
         Each("bud-scales", "none one two several", Twigs.Scales);
-        Each("bud-form", "hidden stalked long-pointed pointed triangular rounded sticky", state => Twigs.BudForm(state));
+        Each("bud-form", "hidden stalked long-pointed pointed triangular rounded", state => Twigs.BudForm(state));
         Each("bud-hair", "none sparse dense", Twigs.BudHair);
         Each("bud-stance", "pressed-to-twig standing-out", Twigs.Stance);
         Each("end-bud", "single clustered absent", Twigs.End);
         Each("leaf-scars", "meeting-in-a-point joined-by-line apart", Twigs.Scars);
         Each("leaf-scar-top", "straight notched", Twigs.ScarTop);
+        Each("leaf-scar-shape", "crescent half-round round heart three-lobed horseshoe v-shaped", Twigs.ScarShape);
         Each("bundle-scars", "one three more", Twigs.BundleScars);
         Each("sap", "clear milky", Twigs.Sap);
     }
@@ -227,6 +228,7 @@ public static class StateDrawings
             state => DryFruits.Acorn(state, "flat", "none", Tint.Brown)
         );
         Each("acorn-cup-scales", "flat knobbly fringed", state => DryFruits.Acorn("half-to-most", state, "none", Tint.Brown));
+        Each("acorn-cup-hair", "none sparse dense", DryFruits.CupHair);
         Each("acorn-stalk", "none short long", state => DryFruits.Acorn("quarter-to-half", "flat", state, Tint.Brown));
     }
 
@@ -234,6 +236,7 @@ public static class StateDrawings
     {
         Each("cone-shape", "globe egg cylinder", state => Cones.Cone(LeafForm.With(("cone-shape", state))));
         Each("cone-hang", "upright hanging sessile-on-branch", Cones.ConeHang);
+        Each("cone-scale-edge", "rounded ragged pointed", Cones.ScaleEdge);
         Each("cone-scales", "unarmed prickle bracts-showing", state => Cones.Cone(LeafForm.With(("cone-scales", state))));
     }
 
@@ -266,10 +269,9 @@ public static class StateDrawings
 
     private static void ColoursOf()
     {
-        Colour("leaf-colour", "green dark-green blue-green grey-green yellow purple variegated", Swatches.Leaf);
+        Colour("leaf-colour", "yellow-green green dark-green blue-green grey-green yellow purple variegated", Swatches.Leaf);
         Colour("autumn-colour", "yellow orange red purple brown", Swatches.Leaf);
         Colour("underside-colour", "green paler white bluish yellowish rusty", Swatches.Underside);
-        Colour("needle-colour", "yellow-green green dark-green blue-green", Swatches.Blot);
         Colour("twig-colour", "green yellow orange red brown grey purple", Swatches.Twig);
         Colour("pith-colour", "white pink orange brown", Swatches.Pith);
         Colour("bud-colour", "green yellow red brown grey black white purple", Swatches.Bud);

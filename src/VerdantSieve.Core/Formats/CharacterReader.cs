@@ -26,8 +26,13 @@ internal sealed class CharacterReader(List<Fault> faults)
         }
         CheckCorrelations();
         var byId = read.ToDictionary(r => r.Character.Id, r => r.Character);
-        // A character whose condition is at fault is read on without it, so that what follows can be checked too.
-        return [.. read.Select(r => ConditionHolds(r.Character, r.Entry, byId) ? r.Character : r.Character with { OnlyIf = null })];
+        var formerHold = FormerHold(byId);
+        // A character whose condition or former name is at fault is read on without it, so that what follows can be checked too.
+        return
+        [
+            .. read.Select(r => ConditionHolds(r.Character, r.Entry, byId) ? r.Character : r.Character with { OnlyIf = null })
+                .Select(character => formerHold ? character : character with { Formerly = [] }),
+        ];
     }
 
     private Character? One(string id, string? part, EntryReader entry)
@@ -53,6 +58,7 @@ internal sealed class CharacterReader(List<Fault> faults)
             Gaps = entry.Text("gaps") is { } gaps ? Share("gaps", gaps, entry) : null,
             Correlation = correlation is var (group, share) ? new Correlation(group, share) : null,
             GardenForm = garden is var (lacking, planted) ? new GardenForm(lacking == "absent" ? null : lacking, planted) : null,
+            Formerly = Formerly(entry),
             Order = read.Count,
         };
         if (character is StateCharacter states && character.GardenForm is { } form && states.IndexOf(form.State ?? "") < 0)
@@ -161,12 +167,49 @@ internal sealed class CharacterReader(List<Fault> faults)
         return null;
     }
 
+    private static List<FormerWord> Formerly(EntryReader entry)
+    {
+        var words = new List<FormerWord>();
+        foreach (var text in entry.List("formerly"))
+            if (FormerWord.Parse(text) is { } word)
+                words.Add(word);
+            else
+                entry.Fault("formerly", $"“formerly” takes ids of characters, or such as bud-form=sticky; not “{text}”");
+        return words;
+    }
+
+    // What is there now is nobody's former name; one word has one meaning; only a sign that is there or not can have been a state.
+    private bool FormerHold(Dictionary<string, Character> byId)
+    {
+        var before = faults.Count;
+        var met = new HashSet<FormerWord>();
+        foreach (var (character, entry) in read)
+        foreach (var word in character.Formerly)
+            if (WhyNotFormer(character, word, byId) is { } fault)
+                entry.Fault("formerly", fault);
+            else if (!met.Add(word))
+                entry.Fault("formerly", $"“{word}” has become another character already");
+        return faults.Count == before;
+    }
+
+    private static string? WhyNotFormer(Character character, FormerWord word, Dictionary<string, Character> byId)
+    {
+        var there = byId.GetValueOrDefault(word.Character);
+        if (word.State is null)
+            return there is null ? null : $"“{word}” is a character of this vocabulary still";
+        if (there is not StateCharacter states || states.Words.Contains(word.State))
+            return $"“{word}” must name a state that {word.Character} had, and has no longer";
+        return character is PresenceCharacter
+            ? null
+            : $"only what is there or not (kind: presence) can have been a state; not {character.Id}";
+    }
+
     private void CheckCorrelations()
     {
         foreach (var group in read.Where(r => r.Character.Correlation is not null).GroupBy(r => r.Character.Correlation!.Group))
-            foreach (var (character, entry) in group)
-                if (character.Correlation!.Share != group.First().Character.Correlation!.Share)
-                    entry.Fault("correlated", $"all that are correlated by “{group.Key}” must have the same share");
+        foreach (var (character, entry) in group)
+            if (character.Correlation!.Share != group.First().Character.Correlation!.Share)
+                entry.Fault("correlated", $"all that are correlated by “{group.Key}” must have the same share");
     }
 
     private static bool ConditionHolds(Character character, EntryReader entry, Dictionary<string, Character> byId)

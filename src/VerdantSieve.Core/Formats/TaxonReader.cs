@@ -22,12 +22,12 @@ internal sealed class TaxonReader(Vocabulary vocabulary, List<Fault> faults)
         foreach (var mark in taxon.Doubles.SelectMany(alike => alike.Marks).Where(mark => vocabulary.Find(mark) is null))
             reader.Fault("doubles", $"a double’s mark names the unknown character “{mark}”{Nearest(mark)}");
         foreach (var form in taxon.Forms)
-            foreach (var (id, states) in form.Shows)
-                if (vocabulary.Find(id) is not StateCharacter character)
-                    reader.Fault("forms", $"the {form.Name} form names “{id}”, which is no character with states{Nearest(id)}");
-                else
-                    foreach (var state in states.Where(state => character.IndexOf(state) < 0))
-                        reader.Fault("forms", $"the {form.Name} form names “{state}”, which is no state of {id}");
+        foreach (var (id, states) in form.Shows)
+            if (vocabulary.Find(id) is not StateCharacter character)
+                reader.Fault("forms", $"the {form.Name} form names “{id}”, which is no character with states{Nearest(id)}");
+            else
+                foreach (var state in states.Where(state => character.IndexOf(state) < 0))
+                    reader.Fault("forms", $"the {form.Name} form names “{state}”, which is no state of {id}");
         foreach (var noted in taxon.Notes.Keys.Where(noted => vocabulary.Find(noted) is null))
             reader.Fault("notes", $"a note names the unknown character “{noted}”{Nearest(noted)}");
         // A hybrid may leave all to its parents.
@@ -65,8 +65,8 @@ internal sealed class TaxonReader(Vocabulary vocabulary, List<Fault> faults)
             else if (written.Text(id) is { } text)
             {
                 var score = ScoreNotation.Parse(text, character);
-                if (score.Has(out var read))
-                    scores[id] = read;
+                if (score.Has(out var read) && !scores.TryAdd(character.Id, read))
+                    written.Fault(id, $"{id}: it is {character.Id} now, which is scored besides");
                 if (read is PresenceScore { When: { } condition } && !vocabulary.Knows(condition))
                     written.Fault(id, $"{id}: the vocabulary does not know “{condition}”; write for example habit=climber");
                 foreach (var fault in score.Faults)
@@ -80,9 +80,7 @@ internal sealed class TaxonReader(Vocabulary vocabulary, List<Fault> faults)
 
     private string Nearest(string id)
     {
-        var near = vocabulary
-            .Characters.Select(character => (character.Id, Distance: Spelling.Distance(id, character.Id)))
-            .MinBy(pair => pair.Distance);
-        return near.Id is not null && near.Distance <= NearEnough ? $"; did you mean “{near.Id}”?" : "";
+        var near = vocabulary.Characters.MinBy(character => Spelling.Distance(id, character.Id));
+        return near is not null && Spelling.Distance(id, near.Id) <= NearEnough ? $"; did you mean “{near.Id}”?" : "";
     }
 }

@@ -13,6 +13,7 @@ public static class ReadingDesk
     /// <summary>Checks a raw reading against the flora's characters.</summary>
     public static Outcome<Reading> Check(RawReading raw, Flora flora)
     {
+        raw = FormerWords.Now(raw, flora.Vocabulary);
         if (raw.Character is null || flora.FindCharacter(raw.Character) is not { } character)
             return Fault.AtField(
                 "character",

@@ -38,8 +38,10 @@ internal sealed class SieveTable
         var separateSexes = flora.Taxa.Select(taxon => taxon.HasSeparateSexes).ToArray();
         make = Of;
         withForms = [.. flora.Taxa.SelectMany(taxon => taxon.Forms).SelectMany(form => form.Shows.Keys)];
-        foreach (var character in flora.Characters)
-            Make(character);
+        // A column needs those of its conditions; those that hang on equally many are made side by side.
+        foreach (var alike in flora.Characters.GroupBy(one => flora.Vocabulary.ConditionsOf(one).Count).OrderBy(group => group.Key))
+        foreach (var (id, column) in alike.AsParallel().Select(one => (one.Id, Of(one, taxon => taxon.Score(one.Id)))).ToArray())
+            columns[id] = column;
 
         Column Of(Character character, Func<Taxon, Score?> scoreOf)
         {
@@ -58,16 +60,6 @@ internal sealed class SieveTable
                 presence: presence => new PresenceColumn(presence, source),
                 season: season => new SeasonColumn(season, source, windowPlaces, separateSexes)
             );
-        }
-
-        // A column needs those of its conditions.
-        void Make(Character character)
-        {
-            if (columns.ContainsKey(character.Id))
-                return;
-            if (character.OnlyIf is { } condition)
-                Make(flora.Character(condition.CharacterId));
-            columns[character.Id] = Of(character, taxon => taxon.Score(character.Id));
         }
     }
 

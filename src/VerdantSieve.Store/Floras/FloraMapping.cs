@@ -91,14 +91,25 @@ internal static class FloraMapping
             Definition = JsonSerializer.Serialize(taxon, Json),
         };
 
-    public static Taxon Taxon(TaxonRow row, IEnumerable<ScoreRow> scores, Vocabulary vocabulary) =>
-        Read<Taxon>(row.Definition) with
+    /// <summary>The taxa of the rows. Most scores are another taxon's to the letter: each notation is read once.</summary>
+    public static IEnumerable<Taxon> Taxa(IEnumerable<TaxonRow> rows, ILookup<string, ScoreRow> scores, Vocabulary vocabulary)
+    {
+        var read = new Dictionary<(string Character, string Notation), Score>();
+        return rows.Select(row =>
+            Read<Taxon>(row.Definition) with
+            {
+                OwnScores = scores[row.Name].ToDictionary(score => score.CharacterId, Once),
+            }
+        );
+
+        Score Once(ScoreRow score)
         {
-            OwnScores = scores.ToDictionary(
-                score => score.CharacterId,
-                score => Score(score.Notation, score.TaxonName, vocabulary[score.CharacterId])
-            ),
-        };
+            var key = (score.CharacterId, score.Notation);
+            return read.TryGetValue(key, out var known)
+                ? known
+                : read[key] = Score(score.Notation, score.TaxonName, vocabulary[score.CharacterId]);
+        }
+    }
 
     /// <summary>What the flora itself says of a taxon: what a hybrid takes from its parents is not stored, but worked out when the flora is
     /// made.</summary>

@@ -17,11 +17,7 @@ internal sealed class FloraTables(SieveContext database)
             score.TaxonName
         );
         var taxa = await database.Taxa.AsNoTracking().Where(taxon => taxon.FloraId == row.Id).ToListAsync(cancel);
-        return new Flora(
-            FloraMapping.About(row, vocabulary),
-            vocabulary,
-            taxa.Select(taxon => FloraMapping.Taxon(taxon, scores[taxon.Name], vocabulary))
-        );
+        return new Flora(FloraMapping.About(row, vocabulary), vocabulary, FloraMapping.Taxa(taxa, scores, vocabulary));
     }
 
     /// <summary>Writes a flora in the place of that of its id: all of it or, where anything goes wrong, nothing. Other processes are

@@ -36,8 +36,8 @@ public class DrawnShapeTests
     public void Lobed_leaflets_are_drawn_lobed()
     {
         Reading[] leaf = [Seen("structure", StateMode.Is, "odd-pinnate")];
-        var lobed = LeafForm.Of([.. leaf, Seen("leaflet-lobing", StateMode.Is, "lobed")]);
-        var unlobed = LeafForm.Of([.. leaf, Seen("leaflet-lobing", StateMode.Is, "unlobed")]);
+        var lobed = LeafForm.Of([.. leaf, Seen("lobing", StateMode.Is, "pinnate")]);
+        var unlobed = LeafForm.Of([.. leaf, Seen("lobing", StateMode.Is, "unlobed")]);
         Assert.NotEqual(Points(ShootDrawing.Likeness(lobed)), Points(ShootDrawing.Likeness(unlobed)));
         Assert.Equal(Points(ShootDrawing.Likeness(LeafForm.Of(leaf))), Points(ShootDrawing.Likeness(unlobed)));
     }
@@ -47,11 +47,11 @@ public class DrawnShapeTests
     {
         static LeafForm Form(params Reading[] readings) => Assert.Single(LeafForm.AllOf(readings));
         static Reading Leaflets(int count) => new("leaflet-count", new Counted(count, count), Certainty.Fair);
-        var lobed = Seen("leaflet-lobing", StateMode.Is, "lobed");
+        var alike = Seen("leaflet-likeness", StateMode.Is, "uniform");
 
-        Assert.Equal("trifoliate", Form(Leaflets(3), lobed).State("structure", "simple"));
+        Assert.Equal("trifoliate", Form(Leaflets(3), alike).State("structure", "simple"));
         Assert.Equal("odd-pinnate", Form(Leaflets(7)).State("structure", "simple"));
-        Assert.True(Form(lobed).Has("structure"));
+        Assert.True(Form(alike).Has("structure"));
         Assert.False(Form(Leaflets(1)).Has("structure"));
         // What was read of the leaf itself stands.
         Assert.Equal("palmate", Form(Seen("structure", StateMode.Is, "palmate"), Leaflets(3)).State("structure", ""));

@@ -9,20 +9,42 @@ internal static class Cones
     {
         var strokes = new List<Stroke> { Stroke.Line(StrokeKind.Twig, At(0, 0.3), At(0, 0)) };
         for (var row = 0; row < 6; row++)
-            for (var i = 0; i < 3 + (row is 1 or 2 or 3 ? 1 : 0); i++)
-            {
-                var count = 3 + (row is 1 or 2 or 3 ? 1 : 0);
-                var at = At((i - (count - 1) / 2.0) * 0.2, -0.12 - 0.17 * row);
-                strokes.Add(
-                    Stroke.Area(colour, At(at.X - 0.1, at.Y), At(at.X, at.Y + 0.1), At(at.X + 0.1, at.Y), At(at.X + 0.02, at.Y - 0.13))
-                );
-            }
+        for (var i = 0; i < 3 + (row is 1 or 2 or 3 ? 1 : 0); i++)
+        {
+            var count = 3 + (row is 1 or 2 or 3 ? 1 : 0);
+            var at = At((i - (count - 1) / 2.0) * 0.2, -0.12 - 0.17 * row);
+            strokes.Add(
+                Stroke.Area(colour, At(at.X - 0.1, at.Y), At(at.X, at.Y + 0.1), At(at.X + 0.1, at.Y), At(at.X + 0.02, at.Y - 0.13))
+            );
+        }
         foreach (var (x, y) in new[] { (0.3, -0.5), (-0.26, -0.75), (0.16, -0.95) })
         {
             strokes.Add(Stroke.Line(StrokeKind.Hair, At(x * 0.8, y + 0.1), At(x * 1.15, y - 0.12)));
             strokes.Add(Stroke.Area(Tint.Red, Curves.Circle(At(x * 1.18, y - 0.17), 0.06, 1.3, 10)));
         }
         return new Drawing(strokes);
+    }
+
+    /// <summary>One scale of a cone, its outer edge up.</summary>
+    public static Drawing ScaleEdge(string edge)
+    {
+        IReadOnlyList<Point> top = edge switch
+        {
+            "ragged" =>
+            [
+                .. Enumerable
+                    .Range(0, 15)
+                    .Select(i =>
+                        At(0.42 * Math.Cos(Math.PI * i / 14), 0.62 + 0.3 * Math.Sin(Math.PI * i / 14) + (i % 2 == 0 ? 0.05 : -0.05))
+                    ),
+            ],
+            "pointed" => [At(0.42, 0.55), At(0.2, 0.86), At(0.04, 1.12), At(-0.04, 1.12), At(-0.2, 0.86), At(-0.42, 0.55)],
+            _ => Curves.Cubic(At(0.42, 0.6), At(0.4, 1.06), At(-0.4, 1.06), At(-0.42, 0.6)),
+        };
+        return new Drawing([
+            Stroke.Area(Tint.Brown, [At(-0.1, 0), At(0.1, 0), .. top]),
+            .. new[] { -0.2, 0, 0.2 }.Select(x => Stroke.Line(StrokeKind.Vein, At(x * 0.4, 0.12), At(x, 0.56))),
+        ]);
     }
 
     /// <summary>A seed cone by shape, scales and length over width.</summary>

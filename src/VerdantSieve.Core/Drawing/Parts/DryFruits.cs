@@ -110,6 +110,29 @@ internal static class DryFruits
             new Stroke(StrokeKind.Body, Curves.Circle(At(0, -0.5), 0.14, 1.2), true),
         ]);
 
+    /// <summary>An acorn with hair on its cup.</summary>
+    public static Drawing CupHair(string hair)
+    {
+        var (every, length) = hair switch
+        {
+            "dense" => (1, 0.13),
+            "sparse" => (4, 0.1),
+            _ => (0, 0),
+        };
+        var acorn = Acorn("half-to-most", "flat", "none", Tint.Brown);
+        if (every == 0)
+            return acorn;
+        // Out of the edge of the cup, away from its middle; and on its face.
+        var edge = CupEdge(0.43, -0.627, 44)
+            .Where((_, at) => at % every == every / 2)
+            .Select(from => Stroke.Line(StrokeKind.Hair, from, At(from.X * (1 + 2 * length), from.Y + (from.Y + 0.4) * 2 * length)));
+        var face = Scatter.Lines(At(0, -0.32), 0.36, 0.24, hair == "dense" ? 70 : 16, length, 30);
+        return new Drawing([.. acorn.Strokes, .. edge, .. face]);
+    }
+
+    private static IReadOnlyList<Point> CupEdge(double half, double rim, int steps = 14) =>
+        Curves.Cubic(At(-half, rim), At(-half - 0.03, 0.13), At(half + 0.03, 0.13), At(half, rim), steps);
+
     /// <summary>An acorn in its cup.</summary>
     public static Drawing Acorn(string cup, string scales, string stalk, Tint colour)
     {
@@ -128,26 +151,22 @@ internal static class DryFruits
             Curves.Cubic(At(0, -1.02), At(-0.1, -0.92), At(-0.32, -0.85), At(-0.37, -0.6)),
             Curves.Cubic(At(-0.37, -0.6), At(-0.42, -0.3), At(-0.4, -0.02), At(0, -0.02))
         );
-        IReadOnlyList<Point> cap =
-        [
-            .. Curves.Cubic(At(-half, rim), At(-half - 0.03, 0.13), At(half + 0.03, 0.13), At(half, rim)),
-            .. Curves.Bend(At(half, rim), At(0, rim - 0.07), At(-half, rim)),
-        ];
+        IReadOnlyList<Point> cap = [.. CupEdge(half, rim), .. Curves.Bend(At(half, rim), At(0, rim - 0.07), At(-half, rim))];
         var strokes = new List<Stroke> { Stroke.Area(colour, nut), Stroke.Area(Tint.GreyBrown, cap) };
         for (var row = 0; row < 5; row++)
-            for (var i = 0; i < 7; i++)
-            {
-                var part = (i - 3 + (row % 2 == 0 ? 0 : 0.5)) / 3.4;
-                var y = 0.05 + (rim - 0.02) * (row + 0.7) / 5;
-                var wide = half * Math.Sqrt(Math.Max(0.05, 1 - Math.Pow(Math.Max(0, (y - rim) / (0.12 - rim)), 2)));
-                var at = At(part * wide * 0.95, y);
-                if (Math.Abs(part) > 1)
-                    continue;
-                if (scales == "knobbly")
-                    strokes.Add(Stroke.Area(Tint.GreyBrown, Curves.Circle(at, 0.05, steps: 8)));
-                else
-                    strokes.Add(Stroke.Line(StrokeKind.Hair, At(at.X - 0.05, at.Y), At(at.X, at.Y - 0.045), At(at.X + 0.05, at.Y)));
-            }
+        for (var i = 0; i < 7; i++)
+        {
+            var part = (i - 3 + (row % 2 == 0 ? 0 : 0.5)) / 3.4;
+            var y = 0.05 + (rim - 0.02) * (row + 0.7) / 5;
+            var wide = half * Math.Sqrt(Math.Max(0.05, 1 - Math.Pow(Math.Max(0, (y - rim) / (0.12 - rim)), 2)));
+            var at = At(part * wide * 0.95, y);
+            if (Math.Abs(part) > 1)
+                continue;
+            if (scales == "knobbly")
+                strokes.Add(Stroke.Area(Tint.GreyBrown, Curves.Circle(at, 0.05, steps: 8)));
+            else
+                strokes.Add(Stroke.Line(StrokeKind.Hair, At(at.X - 0.05, at.Y), At(at.X, at.Y - 0.045), At(at.X + 0.05, at.Y)));
+        }
         if (scales == "fringed")
             for (var i = 0; i <= 12; i++)
                 strokes.Add(

@@ -67,23 +67,23 @@ internal static class Surfaces
             Stroke.Line(StrokeKind.Stalk, At(0, -0.2), At(0, 1)),
         };
         foreach (var y in new[] { 0, 0.4 })
-            foreach (var side in new[] { 1, -1 })
-            {
-                strokes.Add(Stroke.Line(StrokeKind.Stalk, At(0, y), At(side * 0.7, y + 0.5)));
-                if (tufts == "none")
-                    continue;
-                for (var i = 0; i < 9; i++)
-                    strokes.Add(
-                        Stroke.Line(
-                            StrokeKind.Stalk,
-                            At(side * 0.01, y + 0.01),
-                            At(side * 0.01, y + 0.01).Along(Point.Direction(side * (4 + 6 * i)), 0.2)
-                        ) with
-                        {
-                            Tint = tufts == "rusty" ? Tint.Rusty : Tint.White,
-                        }
-                    );
-            }
+        foreach (var side in new[] { 1, -1 })
+        {
+            strokes.Add(Stroke.Line(StrokeKind.Stalk, At(0, y), At(side * 0.7, y + 0.5)));
+            if (tufts == "none")
+                continue;
+            for (var i = 0; i < 9; i++)
+                strokes.Add(
+                    Stroke.Line(
+                        StrokeKind.Stalk,
+                        At(side * 0.01, y + 0.01),
+                        At(side * 0.01, y + 0.01).Along(Point.Direction(side * (4 + 6 * i)), 0.2)
+                    ) with
+                    {
+                        Tint = tufts == "rusty" ? Tint.Rusty : Tint.White,
+                    }
+                );
+        }
         return new Drawing(strokes);
     }
 
@@ -121,7 +121,7 @@ internal static class Surfaces
         return new Drawing([new Stroke(StrokeKind.Blade, [.. upper, .. upper.Reverse().Select(p => At(p.X, p.Y - thick))], true)]);
     }
 
-    /// <summary>The blade seen from its tip: flat, folded, or with its edges rolled.</summary>
+    /// <summary>The blade seen from its tip: flat, folded, with its edges rolled, wrinkled or hanging on both sides.</summary>
     public static Drawing Fold(string fold) =>
         fold switch
         {
@@ -133,22 +133,34 @@ internal static class Surfaces
                 Stroke.Dot(At(0, 0), 0.06),
             ]),
             "rolled-edges" => new Drawing([
+                Stroke.Line(StrokeKind.Twig, [.. RolledEdge.Reverse().Select(point => point.Mirrored), At(0, 0), .. RolledEdge]) with
+                {
+                    Tint = Tint.Green,
+                },
+                Stroke.Dot(At(0, 0), 0.06),
+            ]),
+            "wrinkled" => new Drawing([
                 Stroke.Line(
                     StrokeKind.Twig,
-                    [
-                        .. Enumerable
-                            .Range(0, 12)
-                            .Select(i => At(-0.78, -0.14).Along(Point.Direction(200 - i * 24), 0.13))
-                            .Reverse()
-                            .ToArray(),
-                        At(0, 0),
-                        .. Enumerable.Range(0, 12).Select(i => At(0.78, -0.14).Along(Point.Direction(-20 + i * 20), 0.13)),
-                    ]
+                    [.. Enumerable.Range(0, 61).Select(i => At(-0.9 + 0.03 * i, 0.11 * Math.Abs(Math.Sin(0.314 * i)) - 0.04))]
                 ) with
                 {
                     Tint = Tint.Green,
                 },
                 Stroke.Dot(At(0, 0), 0.06),
+            ]),
+            "drooping" => new Drawing([
+                Stroke.Line(
+                    StrokeKind.Twig,
+                    [
+                        .. Curves.Bend(At(-0.62, -0.72), At(-0.56, 0.02), At(0, 0.06)),
+                        .. Curves.Bend(At(0, 0.06), At(0.56, 0.02), At(0.62, -0.72)),
+                    ]
+                ) with
+                {
+                    Tint = Tint.Green,
+                },
+                Stroke.Dot(At(0, 0.06), 0.06),
             ]),
             _ => new Drawing([
                 Stroke.Line(StrokeKind.Twig, At(-0.9, 0.02), At(0, 0), At(0.9, 0.02)) with
@@ -158,6 +170,11 @@ internal static class Surfaces
                 Stroke.Dot(At(0, 0), 0.06),
             ]),
         };
+
+    private static readonly Point[] RolledEdge =
+    [
+        .. Enumerable.Range(0, 12).Select(i => At(0.78, -0.14).Along(Point.Direction(-20 + i * 20), 0.13)),
+    ];
 
     /// <summary>A leaf stalk cut across.</summary>
     public static Drawing PetioleForm(string form) =>

@@ -20,6 +20,14 @@ internal static class Twigs
         return new Drawing(strokes);
     }
 
+    // Drops of it on the bud at the twig's end.
+    private static readonly Stroke[] Gum =
+    [
+        Stroke.Area(Tint.Yellow, Curves.Circle(At(0.1, 0.3), 0.06, 1.5, 12)),
+        Stroke.Area(Tint.Yellow, Curves.Circle(At(-0.08, 0.48), 0.05, 1.5, 12)),
+        Stroke.Area(Tint.Yellow, Curves.Circle(At(0, 0.16), 0.05, 1.5, 12)),
+    ];
+
     private static readonly (double Y, int Side)[] Nodes = [(-0.55, 1), (0.05, -1), (0.6, 1)];
 
     private static Stroke Stem(Tint? tint, double half) =>
@@ -69,9 +77,10 @@ internal static class Twigs
             parts.Add(new Drawing([.. End(end).Strokes.Skip(1)]).Placed(new Placement(At(0, 1), 0, 0.6)));
         else
             parts.Add(
-                new Drawing([.. BudForm(form.State("bud-form", "pointed"), budTint).Strokes.Skip(1)]).Placed(
-                    new Placement(At(0, 1), 0, 0.62)
-                )
+                new Drawing([
+                    .. BudForm(form.State("bud-form", "pointed"), budTint).Strokes.Skip(1),
+                    .. form.Shows("bud-gum") ? Gum : [],
+                ]).Placed(new Placement(At(0, 1), 0, 0.62))
             );
         return Drawing.Of(parts);
     }
@@ -322,6 +331,53 @@ internal static class Twigs
             },
         ]);
 
+    /// <summary>A leaf scar by its shape, with its bud.</summary>
+    public static Drawing ScarShape(string shape)
+    {
+        IReadOnlyList<Point> scar = shape switch
+        {
+            "crescent" => Lens(At(-0.3, 0.16), -0.3, -0.12),
+            "half-round" => [.. Curves.Cubic(At(-0.28, 0.14), At(-0.26, -0.34), At(0.26, -0.34), At(0.28, 0.14))],
+            "round" => Curves.Circle(At(0, -0.1), 0.26),
+            "heart" => Curves.Smooth(
+                [At(-0.26, 0.16), At(0, 0.08), At(0.26, 0.16), At(0.24, -0.08), At(0, -0.5), At(-0.24, -0.08)],
+                closed: true
+            ),
+            "three-lobed" => Curves.Smooth(
+                [
+                    At(-0.28, 0.2),
+                    At(-0.16, 0.1),
+                    At(0, 0.14),
+                    At(0.16, 0.1),
+                    At(0.28, 0.2),
+                    At(0.3, 0),
+                    At(0.12, -0.14),
+                    At(0.14, -0.4),
+                    At(0, -0.5),
+                    At(-0.14, -0.4),
+                    At(-0.12, -0.14),
+                    At(-0.3, 0),
+                ],
+                closed: true
+            ),
+            "horseshoe" =>
+            [
+                .. Curves.Cubic(At(-0.2, 0.56), At(-0.42, -0.42), At(0.42, -0.42), At(0.2, 0.56)),
+                .. Curves.Cubic(At(0.1, 0.5), At(0.26, -0.16), At(-0.26, -0.16), At(-0.1, 0.5)),
+            ],
+            _ => [At(-0.32, 0.3), At(0, -0.3), At(0.32, 0.3), At(0.32, 0.14), At(0, -0.46), At(-0.32, 0.14)],
+        };
+        var bud = shape == "horseshoe" ? Bud(At(0, 0.06), 0, 0.4, 0.1, Tint.Brown) : Bud(At(0, 0.22), 0, 0.42, 0.14, Tint.Brown);
+        return new Drawing([Stem(Tint.GreyBrown, 0.42), Stroke.Area(Tint.Cream, scar), bud]);
+    }
+
+    // Between two bows that start at one place and end beside it.
+    private static IReadOnlyList<Point> Lens(Point from, double low, double high) =>
+        [
+            .. Curves.Cubic(from, At(from.X * 0.6, low), At(-from.X * 0.6, low), from.Mirrored),
+            .. Curves.Cubic(from.Mirrored, At(-from.X * 0.5, high), At(from.X * 0.5, high), from),
+        ];
+
     private static Drawing Scar(bool notched, IEnumerable<Stroke> bundles) =>
         new([
             // A short piece of the twig, so that what is in the scar is seen.
@@ -363,7 +419,30 @@ internal static class Twigs
         ["waxy-bloom"] = FormWaxyBloom,
         ["striped"] = FormStriped,
         ["spur-shoots"] = FormSpurShoots,
+        ["warty"] = FormWarty,
+        ["swollen-joints"] = FormSwollenJoints,
     };
+
+    private static Drawing FormWarty() =>
+        new([
+            .. Piece(Tint.RedBrown, 0.15).Strokes,
+            .. Scatter.Places(At(0, 0), 0.13, 0.92, 34).Select(at => Stroke.Area(Tint.White, Curves.Circle(at, 0.038, steps: 8))),
+        ]);
+
+    // A knee above each of two leaf scars.
+    private static Drawing FormSwollenJoints()
+    {
+        IReadOnlyList<Point> right =
+        [
+            At(0.1, -1),
+            .. Curves.Smooth([At(0.1, -0.66), At(0.24, -0.5), At(0.24, -0.4), At(0.1, -0.28), At(0.09, 0.12)]),
+            .. Curves.Smooth([At(0.09, 0.16), At(0.22, 0.32), At(0.22, 0.42), At(0.09, 0.54), At(0.08, 1)]),
+        ];
+        return new Drawing([
+            Stroke.Area(Tint.Brown, [.. right, .. right.Reverse().Select(point => point.Mirrored)]),
+            .. new[] { (At(0.12, -0.45), 34), (At(-0.12, 0.37), -34) }.Select(bud => Bud(bud.Item1, bud.Item2, 0.26, 0.08, Tint.RedBrown)),
+        ]);
+    }
 
     private static Drawing FormZigzag()
     {
@@ -546,7 +625,6 @@ internal static class Twigs
         ["long-pointed"] = BudLongPointed,
         ["triangular"] = BudTriangular,
         ["rounded"] = BudRounded,
-        ["sticky"] = BudSticky,
     };
 
     private static Drawing BudHidden(Tint tint)
@@ -585,17 +663,6 @@ internal static class Twigs
         return OnTwig(
             Stroke.Area(tint, Curves.Circle(At(0, 0.24), 0.27, 1.0, 24)),
             Stroke.Line(StrokeKind.Vein, Curves.Bend(At(-0.2, 0.1), At(0, 0.02), At(0.18, 0.28)))
-        );
-    }
-
-    private static Drawing BudSticky(Tint tint)
-    {
-        return OnTwig(
-            Bud(At(0, 0), 0, 0.9, 0.3, tint),
-            Stroke.Area(Tint.Yellow, Curves.Circle(At(0.22, 0.3), 0.06, 1.5, 12)),
-            Stroke.Area(Tint.Yellow, Curves.Circle(At(-0.18, 0.48), 0.05, 1.5, 12)),
-            Stroke.Area(Tint.Yellow, Curves.Circle(At(0.06, 0.66), 0.045, 1.6, 12)),
-            Stroke.Area(Tint.Yellow, Curves.Circle(At(0.0, 0.16), 0.05, 1.5, 12))
         );
     }
 

@@ -66,7 +66,7 @@ public static class PlateComposer
     // The same for the same name on every machine.
     private static int Seed(string slug) => (int)(slug.Aggregate(2166136261u, (hash, letter) => (hash ^ letter) * 16777619u) & 0x7fffffff);
 
-    private static Tint? FoliageOf(LeafForm form) => Tints.Of(form.State("leaf-colour", form.State("needle-colour", "")));
+    private static Tint? FoliageOf(LeafForm form) => Tints.Of(form.State("leaf-colour", ""));
 
     private static PlateScale? Leaves(LeafForm form, IReadOnlyList<LeafForm> varied, Taxon taxon, int seed, List<PlatePart> parts)
     {

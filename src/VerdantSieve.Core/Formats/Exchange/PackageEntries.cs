@@ -80,7 +80,7 @@ internal static class PackageEntries
                 continue;
             if (PackageTables.CharacterPairs.Contains(key))
                 entry.With(key, new EntryValue.Map(Pairs(row, key, "one to a line: finer: broader")));
-            else if (key is "stages" or "also")
+            else if (key is "stages" or "also" or "formerly")
                 entry.With(key, new EntryValue.List(Listed(cell)));
             else
                 entry.With(key, cell);

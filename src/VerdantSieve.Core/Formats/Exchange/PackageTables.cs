@@ -58,6 +58,7 @@ internal static class PackageTables
         "within",
         "broader",
         "also",
+        "formerly",
         "words",
     ];
 
@@ -138,8 +139,8 @@ internal static class PackageTables
                 ("missing-kinds", about.MissingKinds.ToDictionary(pair => pair.Key, pair => $"{pair.Value}")),
             }
         )
-            foreach (var (id, text) in words)
-                yield return Row(kind, id, text);
+        foreach (var (id, text) in words)
+            yield return Row(kind, id, text);
         foreach (var code in about.Keyed)
             yield return Row("keyed", code, "");
 
@@ -188,6 +189,7 @@ internal static class PackageTables
             ["stages"] = string.Join(ListMark, character.Stages.Select(stage => stage.Word())),
             ["within"] = Lines(states?.Within.Select(pair => (pair.Key, string.Join(", ", pair.Value)))),
             ["also"] = string.Join(ListMark, character.Also),
+            ["formerly"] = string.Join(ListMark, character.Formerly),
             ["words"] = Lines(
                 states
                     ?.States.Select(state => (state.Id, state.Also))
