@@ -30,6 +30,9 @@ public static class CharacterIds
     /// <summary>The season of fruit.</summary>
     public const string Fruiting = "fruiting";
 
+    /// <summary>Leaves turning today.</summary>
+    public const string Turning = "turning";
+
     /// <summary>Whether the sexes stand on separate trees.</summary>
     public const string Sexes = "sexes";
 

@@ -17,6 +17,13 @@ public sealed record SeasonCharacter(string Id) : Character(Id)
                 : throw new ArgumentOutOfRangeException(nameof(Borne), value, "A share of plants is above 0 and at most 1.");
     } = Phenology.ShownInSeason;
 
+    /// <summary>Whether it comes with the autumn, as turning leaves do: earlier where spring comes later, and on young plants as on
+    /// others.</summary>
+    public bool InAutumn { get; init; }
+
+    /// <summary>By how many days it runs late where spring does by so many; below 0 where it runs early.</summary>
+    public double DelayWith(double spring) => InAutumn ? LeafYear.AutumnDelay(spring) : spring;
+
     /// <inheritdoc/>
     public override T Match<T>(
         Func<StateCharacter, T> states,

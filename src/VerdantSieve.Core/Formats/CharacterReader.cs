@@ -129,6 +129,7 @@ internal sealed class CharacterReader(List<Fault> faults)
                     Label = label,
                     Phrase = phrase,
                     Question = question,
+                    InAutumn = entry.Flag("in-autumn"),
                 };
                 return entry.Text("borne") is { } borne && Share("borne", borne, entry) is { } share ? usual with { Borne = share } : usual;
         }

@@ -173,14 +173,17 @@ public static class Wording
 
     /// <summary>A score as what a kind has: "leaves in pairs", "flowers often", "fruit from 5 Jun – 31 Oct".</summary>
     /// <param name="scored">The score.</param>
-    /// <param name="delay">Days by which the season runs late where it is read; 0 at the flora's reference place.</param>
+    /// <param name="delay">Days by which spring runs late where it is read; 0 at the flora's reference place.</param>
     public static string Has(Scored scored, double delay = 0) =>
         scored.Score.Match(
             states: _ => Fill(scored.Character, Of(scored)),
             range: _ => Fill(scored.Character, Of(scored)),
             presence: presence => $"{Fill(scored.Character, "")} {HowOften(presence.Frequency)}",
-            season: season => $"{Fill(scored.Character, "")} {season.Window.Shifted(delay)}"
+            season: season => $"{Fill(scored.Character, "")} {season.Window.Shifted(LateBy(scored.Character, delay))}"
         );
+
+    private static double LateBy(Character character, double spring) =>
+        character is SeasonCharacter season ? season.DelayWith(spring) : spring;
 
     /// <summary>"never", "rarely", "now and then", "often", "nearly always" or "always".</summary>
     public static string HowOften(double frequency) =>

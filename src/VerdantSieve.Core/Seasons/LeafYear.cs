@@ -30,10 +30,14 @@ public static class LeafYear
         var delay = Math.Clamp(Phenology.HopkinsDelay(Reference, here), -MostDays, MostDays);
         var reached = LeafStage.Leafless;
         foreach (var (from, stage, spring) in Stages)
-            if (dayOfYear >= from + (spring ? delay : -OfSpring * delay))
+            if (dayOfYear >= from + (spring ? delay : AutumnDelay(delay)))
                 reached = stage;
         return reached;
     }
+
+    /// <summary>By how many days autumn runs late where spring does by so many: a quarter as much the other way, and at most eleven days (a
+    /// choice).</summary>
+    public static double AutumnDelay(double spring) => -OfSpring * Math.Clamp(spring, -MostDays, MostDays);
 
     /// <summary>The chance that a plant which loses its leaves has some to look at, 0 to 1 (choices).</summary>
     public static double ChanceOfLeaves(LeafStage stage) =>

@@ -116,7 +116,7 @@ public sealed class SimulatedPlant(Taxon taxon, Flora flora, Circumstances circu
 
     private bool? IsOut(SeasonCharacter season, SeasonScore score)
     {
-        if (when.DayAt(flora.WindowPlace(taxon).Position) is not { } day)
+        if (when.DayAt(flora.WindowPlace(taxon).Position, season) is not { } day)
             return null;
         var isFruit = season.Id == CharacterIds.Fruiting;
         return random.NextDouble() < Phenology.ChanceSeen(score.Window, day, 0, isFruit, false, score.Borne ?? season.Borne)

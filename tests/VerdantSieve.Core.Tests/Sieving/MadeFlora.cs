@@ -69,16 +69,23 @@ internal sealed class MadeFlora
             )
         );
 
-    public MadeFlora Season(string id) =>
+    public MadeFlora Season(string id, Func<SeasonCharacter, SeasonCharacter>? with = null) =>
         Add(
-            new SeasonCharacter(id)
-            {
-                Part = id == CharacterIds.Flowering ? "flower" : "fruit",
-                Label = id,
-                Question = "?",
-                Phrase = id,
-                Order = characters.Count,
-            }
+            (with ?? (c => c))(
+                new SeasonCharacter(id)
+                {
+                    Part = id switch
+                    {
+                        CharacterIds.Flowering => "flower",
+                        CharacterIds.Turning => "surface",
+                        _ => "fruit",
+                    },
+                    Label = id,
+                    Question = "?",
+                    Phrase = id,
+                    Order = characters.Count,
+                }
+            )
         );
 
     public MadeFlora Taxon(string name, string scores, Func<Taxon, Taxon>? with = null)

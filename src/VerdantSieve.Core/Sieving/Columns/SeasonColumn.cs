@@ -18,7 +18,7 @@ internal sealed class SeasonColumn : SoughtColumn
     private readonly ConcurrentDictionary<string, OneDay> kept = new();
 
     private readonly bool fruit;
-    private readonly double usuallyBorne;
+    private readonly SeasonCharacter season;
     private readonly Position[] windowPlaces,
         places;
     private readonly bool[] separateSexes;
@@ -32,7 +32,7 @@ internal sealed class SeasonColumn : SoughtColumn
         : base(character, source)
     {
         fruit = character.Id == CharacterIds.Fruiting;
-        usuallyBorne = character.Borne;
+        season = character;
         (this.windowPlaces, this.separateSexes) = (windowPlaces, separateSexes);
         places = [.. windowPlaces.Distinct()];
         undated = [.. Enumerable.Repeat(UndatedChance, Rows.Count)];
@@ -58,7 +58,7 @@ internal sealed class SeasonColumn : SoughtColumn
         reading.Observation.OfSought()
             ? taxon =>
                 ScoreOf(taxon) is not SeasonScore score
-                || when.DayAt(windowPlaces[taxon.Index]) is not { } day
+                || when.DayAt(windowPlaces[taxon.Index], season) is not { } day
                 || score.Window.DaysInside(day) >= -Slack
             : _ => true;
 
@@ -74,8 +74,8 @@ internal sealed class SeasonColumn : SoughtColumn
         if (last is { } same && same.When == when)
             return same.Day;
         // A late season is an earlier day at the place a window holds for: a day is told by the day it makes at each place.
-        int[] days = [.. places.Select(place => when.DayAt(place)!.Value)];
-        var borne = (when.Young ? Phenology.BorneWhenYoung : 1) * (1 - when.Lacking(Character));
+        int[] days = [.. places.Select(place => when.DayAt(place, season)!.Value)];
+        var borne = (when.Young && !season.InAutumn ? Phenology.BorneWhenYoung : 1) * (1 - when.Lacking(Character));
         if (kept.Count > DaysKept)
             kept.Clear();
         var key = FormattableString.Invariant($"{string.Join(' ', days)} {borne:R} {when.Sex}");
@@ -86,8 +86,8 @@ internal sealed class SeasonColumn : SoughtColumn
 
     private double[] ChancesOn(int[] days, double borne, PlantSex? sex)
     {
-        var own = Scores.Select((score, t) => score is SeasonScore season ? new[] { ChanceIn(season, days, t, sex) } : null).ToArray();
-        return [.. Rows.Fill(own, [UndatedChance]).Select(row => row[0] * borne)];
+        var chances = Scores.Select((score, t) => score is SeasonScore own ? new[] { ChanceIn(own, days, t, sex) } : null).ToArray();
+        return [.. Rows.Fill(chances, [UndatedChance]).Select(row => row[0] * borne)];
     }
 
     // Of a plant whose sex is known it is known whether it can bear fruit.
@@ -100,6 +100,6 @@ internal sealed class SeasonColumn : SoughtColumn
                 0,
                 fruit,
                 separateSexes[taxon] && sex is null,
-                score.Borne ?? usuallyBorne
+                score.Borne ?? season.Borne
             );
 }

@@ -18,6 +18,7 @@ public sealed class PlantModel(FloraShelf shelf) : FloraPage(shelf)
     [
         (CharacterIds.Flowering, "In flower", "flower"),
         (CharacterIds.Fruiting, "In fruit", "fruit"),
+        (CharacterIds.Turning, "Leaves turning", "turning"),
     ];
 
     public Taxon Taxon { get; private set; } = null!;
