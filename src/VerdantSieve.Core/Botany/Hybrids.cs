@@ -21,7 +21,8 @@ public static class Hybrids
             if (
                 !taxon.OwnScores.ContainsKey(character)
                 && other.Scores.TryGetValue(character, out var second)
-                && Between(score, second, vocabulary.Find(character)) is { } between
+                && vocabulary.Find(character) is { } known
+                && Between(score, second, known) is { } between
             )
                 inferred[character] = between;
         return inferred;
@@ -31,10 +32,10 @@ public static class Hybrids
     /// kinds.</summary>
     /// <param name="one">The score of one parent.</param>
     /// <param name="other">That of the other.</param>
-    /// <param name="character">The character; null where it is not known.</param>
-    public static Score? Between(Score one, Score other, Character? character) =>
+    /// <param name="character">The character.</param>
+    public static Score? Between(Score one, Score other, Character character) =>
         one.Match(
-            states: a => other is StateScore b ? Mixture(a, b, character as StateCharacter) : null,
+            states: a => other is StateScore b && character is StateCharacter states ? Mixture(a, b, states) : null,
             range: a => other is RangeScore b ? Spanning(a, b) : null,
             presence: a => other is PresenceScore b ? new PresenceScore((a.Frequency + b.Frequency) / 2) : null,
             season: a => other is SeasonScore b ? (Score?)new SeasonScore(a.Window.Through(b.Window)) : null
@@ -42,17 +43,17 @@ public static class Hybrids
 
     // In a series the states between those of the parents are shown most, though neither parent shows them: thin hair between felt and
     // none is the hybrid's own mark.
-    private static StateScore Mixture(StateScore one, StateScore other, StateCharacter? character)
+    private static StateScore Mixture(StateScore one, StateScore other, StateCharacter character)
     {
-        if (character is not { Ordered: true })
-            return Mixture(one, other);
+        if (!character.Ordered)
+            return Halves(one, other, character);
         var (a, b) = (Middle(one, character), Middle(other, character));
         var between = character
             .States.Where((_, i) => i > Math.Min(a, b) + NextTo && i < Math.Max(a, b) - NextTo)
             .Select(state => new StateFrequency(state.Id, Frequency.Usual))
             .ToArray();
         if (between.Length == 0)
-            return Mixture(one, other);
+            return Halves(one, other, character);
         return new StateScore([
             .. between,
             .. one
@@ -68,16 +69,21 @@ public static class Hybrids
     private const double NextTo = 0.5;
 
     private static double Middle(StateScore score, StateCharacter character) =>
-        score.States.Sum(state => score.Share(state.State) * character.IndexOf(state.State));
+        character.SharesOf(score).Select((share, state) => share * state).Sum();
 
-    private static StateScore Mixture(StateScore one, StateScore other) =>
-        new([
+    // Half of what each parent shows, in the order in which the parents name it.
+    private static StateScore Halves(StateScore one, StateScore other, StateCharacter character)
+    {
+        var (a, b) = (character.SharesOf(one), character.SharesOf(other));
+        return new StateScore([
             .. one
                 .States.Concat(other.States)
                 .Select(state => state.State)
                 .Distinct()
-                .Select(state => new StateFrequency(state, Frequency.Of((one.Share(state) + other.Share(state)) / 2))),
+                .Select(state => (Id: state, At: character.IndexOf(state)))
+                .Select(state => new StateFrequency(state.Id, Frequency.Of((a[state.At] + b[state.At]) / 2))),
         ]);
+    }
 
     // As far as either parent goes, most often between the two.
     private static RangeScore Spanning(RangeScore one, RangeScore other) =>

@@ -41,10 +41,15 @@ public sealed class Likeness
 
     private static Func<Taxon, Taxon, double?> Difference(Character character, Flora flora)
     {
-        if (character is StateCharacter { Ordered: false })
-            return (one, other) => Both(one, other) is var (a, b) ? Apart((StateScore)a, (StateScore)b) : null;
-
         // Made once for each taxon, since all are compared with all.
+        if (character is StateCharacter { Ordered: false } states)
+        {
+            var shares = flora
+                .Taxa.Where(taxon => taxon.Scores.ContainsKey(character.Id))
+                .ToDictionary(taxon => taxon.Name, taxon => states.SharesOf((StateScore)taxon.Scores[character.Id]));
+            return (one, other) =>
+                shares.TryGetValue(one.Name, out var a) && shares.TryGetValue(other.Name, out var b) ? Apart(a, b) : null;
+        }
         var places = flora
             .Taxa.Where(taxon => taxon.Scores.ContainsKey(character.Id))
             .ToDictionary(taxon => taxon.Name, taxon => PlaceOf(new Scored(character, taxon.Scores[character.Id])));
@@ -55,15 +60,12 @@ public sealed class Likeness
                 return null;
             return widest == 0 ? 0 : Math.Abs(a - b) / widest;
         };
-
-        (Score, Score)? Both(Taxon one, Taxon other) =>
-            one.Score(character.Id) is { } a && other.Score(character.Id) is { } b ? (a, b) : null;
     }
 
     // Where a score stands in its series or on its scale.
     private static double PlaceOf(Scored scored) =>
         scored.Match(
-            states: (character, shown) => shown.States.Sum(state => shown.Share(state.State) * character.IndexOf(state.State)),
+            states: (character, shown) => character.SharesOf(shown).Select((share, state) => share * state).Sum(),
             count: (_, range) => (range.Low + range.High) / 2,
             measure: (_, range) => (range.Low + range.High) / 2,
             presence: (_, presence) => presence.Frequency,
@@ -71,9 +73,5 @@ public sealed class Likeness
         );
 
     // The part of the shares that the two do not have in common: 0 where they show the same states as often, 1 where none in common.
-    private static double Apart(StateScore one, StateScore other) =>
-        one.States.Concat(other.States)
-            .Select(state => state.State)
-            .Distinct()
-            .Sum(state => Math.Abs(one.Share(state) - other.Share(state))) / 2;
+    private static double Apart(double[] one, double[] other) => one.Zip(other, (a, b) => Math.Abs(a - b)).Sum() / 2;
 }

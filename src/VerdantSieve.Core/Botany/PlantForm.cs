@@ -19,25 +19,28 @@ public sealed record PlantForm(string Name, IReadOnlyDictionary<string, IReadOnl
 
     /// <summary>What plants of a taxon show of a character, its garden forms among them.</summary>
     /// <param name="taxon">The taxon.</param>
-    /// <param name="character">The id of the character.</param>
+    /// <param name="character">The character.</param>
     /// <param name="score">What the taxon shows without its forms.</param>
     /// <param name="part">The part of the forms’ shares that counts, 0 to 1: all of it where the plant was planted, none where it is
     /// wild.</param>
-    public static Score? Overlaid(Taxon taxon, string character, Score? score, double part)
+    public static Score? Overlaid(Taxon taxon, Character character, Score? score, double part)
     {
-        if (score is not StateScore own)
+        if (score is not StateScore own || character is not StateCharacter states)
             return score;
-        PlantForm[] forms = [.. taxon.Forms.Where(form => form.Shows.ContainsKey(character))];
+        PlantForm[] forms = [.. taxon.Forms.Where(form => form.Shows.ContainsKey(character.Id))];
         var shares = forms.Sum(form => form.Share) * part;
         if (shares <= 0)
             return score;
-        var states = own.States.ToDictionary(state => state.State, state => own.Share(state.State) * Math.Max(0, 1 - shares));
+        // Counted from here on: the order in which they were written has spoken.
+        double[] shown = [.. states.SharesOf(own).Select(share => share * Math.Max(0, 1 - shares))];
         foreach (var form in forms)
-            foreach (var state in form.Shows[character])
-                states[state] = states.GetValueOrDefault(state) + part * form.Share / form.Shows[character].Count;
-        var most = states.Values.Max();
+        foreach (var state in form.Shows[character.Id])
+            shown[states.IndexOf(state)] += part * form.Share / form.Shows[character.Id].Count;
         return new StateScore([
-            .. states.Where(pair => pair.Value > 0).Select(pair => new StateFrequency(pair.Key, Frequency.Of(pair.Value / most))),
+            .. states
+                .States.Zip(shown)
+                .Where(pair => pair.Second > 0)
+                .Select(pair => new StateFrequency(pair.First.Id, Frequency.Of(pair.Second))),
         ])
         {
             Elsewhere = own.Elsewhere,

@@ -82,6 +82,9 @@ public sealed record StateCharacter(string Id) : Character(Id)
         return shares;
     }
 
+    /// <summary>How often a plant with this score shows one of the states, of all it shows: 0 to 1; 0 where there is no such state.</summary>
+    public double ShareOf(StateScore score, string stateId) => IndexOf(stateId) is >= 0 and var state ? SharesOf(score)[state] : 0;
+
     /// <summary>All that can be named in a reading: the states, then the broad words.</summary>
     [JsonIgnore]
     public IEnumerable<string> Words => States.Select(state => state.Id).Concat(BroadWords.Select(word => word.Id));

@@ -3,8 +3,6 @@ namespace VerdantSieve.Core.Botany;
 /// <summary>The states a taxon shows.</summary>
 public sealed record StateScore : Score
 {
-    private readonly double sum;
-
     /// <summary>The states a taxon shows, in the order in which they are written.</summary>
     /// <exception cref="ArgumentException">There is none, or one stands twice.</exception>
     public StateScore(IReadOnlyList<StateFrequency> states)
@@ -13,7 +11,7 @@ public sealed record StateScore : Score
             throw new ArgumentException("A score names at least one state.", nameof(states));
         if (states.DistinctBy(state => state.State).Count() < states.Count)
             throw new ArgumentException("A score names each state once.", nameof(states));
-        (States, sum) = (states, states.Sum(state => state.Weight));
+        States = states;
     }
 
     /// <summary>The states. Never empty; no state twice.</summary>
@@ -50,17 +48,8 @@ public sealed record StateScore : Score
     /// <summary>The state shown most; the first written where several are as usual.</summary>
     public string Chief => States.MaxBy(state => state.Weight)!.State;
 
-    /// <summary>How often a plant of the taxon shows this state, of all it shows: 0 to 1.</summary>
-    public double Share(string stateId)
-    {
-        for (var i = 0; i < States.Count; i++)
-            if (States[i].State == stateId)
-                return States[i].Weight / sum;
-        return 0;
-    }
-
     /// <summary>Whether the taxon can show this state at all.</summary>
-    public bool Allows(string stateId) => Share(stateId) > 0;
+    public bool Allows(string stateId) => States.Any(state => state.State == stateId);
 
     /// <summary>Whether it usually shows this state.</summary>
     public bool IsUsual(string stateId) => States.Any(state => state.State == stateId && state.Frequency == Frequency.Usual);

@@ -31,9 +31,19 @@ public static class Agreement
         return all == 0 ? 1 : Math.Max(0, shared) / all;
     }
 
-    /// <summary>The part of two scores for states that they share (0 to 1): the sum over the states of the smaller share.</summary>
-    public static double Shared(StateScore one, StateScore other) =>
-        one.States.Sum(state => Math.Min(one.Share(state.State), other.Share(state.State)));
+    /// <summary>The part of two scores for states that they share (0 to 1): the sum over the states of the smaller weight. The order in which
+    /// a draft names them is its writer's and counts for nothing here.</summary>
+    public static double Shared(StateScore one, StateScore other)
+    {
+        var (a, b) = (Weights(one), Weights(other));
+        return a.Sum(state => Math.Min(state.Value, b.GetValueOrDefault(state.Key)));
+    }
+
+    private static Dictionary<string, double> Weights(StateScore score)
+    {
+        var sum = score.States.Sum(state => state.Weight);
+        return score.States.ToDictionary(state => state.State, state => state.Weight / sum);
+    }
 
     /// <summary>How alike two scores for one character are (0 to 1): <see cref="Shared"/> of states, <see cref="Overlap"/> of ranges; of
     /// others, whether they are the same.</summary>

@@ -30,10 +30,10 @@ internal static class YamlEntries
         {
             return Fault.InFile(source.Path, (int)exception.Start.Line, exception.InnerException?.Message ?? exception.Message);
         }
-        // The scanner gives up so where a bracket or quotation mark stays open to the end.
-        catch (InvalidOperationException)
+        // The scanner gives up so where a mark stays open to the end, the reader where one is closed that was never open.
+        catch (Exception marks) when (marks is InvalidOperationException or ArgumentException)
         {
-            return Fault.InFile(source.Path, 1, "the file can’t be read as YAML: a bracket or quotation mark is never closed");
+            return Fault.InFile(source.Path, 1, "the file can’t be read as YAML: its brackets or quotation marks do not match");
         }
     }
 

@@ -40,7 +40,11 @@ internal sealed class KeySplits(Flora flora)
             var second = shown.Except(first).ToArray();
             if (Overlaps(character, first, second))
                 continue;
-            yield return new KeySplit(Said(character, first), Said(character, second), [.. scores.Select(score => SideOf(score, first))]);
+            yield return new KeySplit(
+                Said(character, first),
+                Said(character, second),
+                [.. scores.Select(score => SideOf(character, score, first))]
+            );
         }
     }
 
@@ -60,11 +64,12 @@ internal sealed class KeySplits(Flora flora)
     private static bool Overlaps(StateCharacter character, string[] first, string[] second) =>
         first.Any(one => second.Any(other => character.IsWithin(one, other) || character.IsWithin(other, one)));
 
-    private static Side SideOf(StateScore? score, string[] first)
+    private static Side SideOf(StateCharacter character, StateScore? score, string[] first)
     {
         if (score is null)
             return Side.Both;
-        var share = first.Sum(score.Share);
+        var shares = character.SharesOf(score);
+        var share = first.Sum(state => shares[character.IndexOf(state)]);
         if (share >= 1 - Tolerated)
             return Side.First;
         return share <= Tolerated ? Side.Second : Side.Both;

@@ -97,7 +97,7 @@ internal sealed class SieveTable
         Score? Shown(Taxon taxon)
         {
             var here = differs ? CountryScores.In(Flora, taxon, characterId, country!) : taxon.Score(characterId);
-            return PlantForm.Overlaid(taxon, characterId, here, forms);
+            return PlantForm.Overlaid(taxon, Flora.Character(characterId), here, forms);
         }
     }
 
@@ -294,11 +294,15 @@ internal sealed class SieveTable
     private double[] Leafy(LeafStage stage, bool bare)
     {
         var chance = bare ? 0 : LeafYear.ChanceOfLeaves(stage);
-        var keeps = Flora.Taxa.Select(taxon => taxon.Score(CharacterIds.LeafPersistence) is StateScore score ? Kept(score) : 0).ToArray();
+        var persistence = Flora.FindCharacter(CharacterIds.LeafPersistence) as StateCharacter;
+        double[] keeps = [.. Flora.Taxa.Select(taxon => Kept(persistence, taxon.Score(CharacterIds.LeafPersistence)))];
         return [.. keeps.Select(kept => bare ? 0 : kept + (1 - kept) * chance), bare ? 0 : keeps.DefaultIfEmpty().Average()];
     }
 
-    private static double Kept(StateScore score) => score.Share(CharacterIds.Evergreen) + score.Share(CharacterIds.HalfEvergreen) / 2;
+    private static double Kept(StateCharacter? persistence, Score? score) =>
+        persistence is not null && score is StateScore states
+            ? persistence.ShareOf(states, CharacterIds.Evergreen) + persistence.ShareOf(states, CharacterIds.HalfEvergreen) / 2
+            : 0;
 
     /// <summary>Writes the chance, for each row, that what a character hangs on is there on this day.</summary>
     /// <returns>Whether a season plays a part, and the day is known.</returns>

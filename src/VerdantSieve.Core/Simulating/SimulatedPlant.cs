@@ -55,7 +55,10 @@ public sealed class SimulatedPlant(Taxon taxon, Flora flora, Circumstances circu
     public bool CanShow(Character character) =>
         Organs.Of(character) != Organ.Leaf || when.Stage is not { } stage || KeepsLeaves || LeafYear.ChanceOfLeaves(stage) >= 0.5;
 
-    private bool KeepsLeaves => taxon.Score(CharacterIds.LeafPersistence) is StateScore score && score.Share(CharacterIds.Evergreen) >= 0.5;
+    private bool KeepsLeaves =>
+        flora.FindCharacter(CharacterIds.LeafPersistence) is StateCharacter persistence
+        && taxon.Score(CharacterIds.LeafPersistence) is StateScore score
+        && persistence.ShareOf(score, CharacterIds.Evergreen) >= 0.5;
 
     private object? Shown(Character character)
     {

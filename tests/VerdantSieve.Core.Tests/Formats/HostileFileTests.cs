@@ -96,6 +96,13 @@ public class HostileFileTests
         Assert.NotEqual(SmallFlora.Flora.About.Id, back.Value.About.Id);
     }
 
+    [Theory]
+    [InlineData(" : }", "its brackets or quotation marks do not match")]
+    [InlineData("a: [b", "did not find expected")]
+    [InlineData("a: 'b", "found unexpected end")]
+    public void Marks_that_do_not_match_are_told_as_such(string text, string said) =>
+        Assert.Contains(said, Assert.Single(FloraReader.ReadTaxon(new SourceFile(TaxonFile, text), SmallFlora.Flora).Faults).Message);
+
     [Property(MaxTest = 200)]
     public bool Any_text_of_marks_is_read_or_refused(byte[] bytes)
     {
