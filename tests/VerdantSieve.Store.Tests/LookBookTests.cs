@@ -1,4 +1,6 @@
+using System.Data.Common;
 using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Diagnostics;
 using NodaTime;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Store.Looks;
@@ -167,6 +169,52 @@ public class LookBookTests(TestDatabase store)
                 })
         );
         Assert.Equal(8, (await new LookBook(database, SystemClock.Instance, Reader.Here).Find(id))!.Content.Readings.Count);
+    }
+
+    [Fact]
+    public async Task A_looks_row_is_taken_before_its_step_is_written_so_that_two_changes_never_wait_for_each_other()
+    {
+        var said = new Statements();
+        await using var database = store.Open(said);
+        var book = new LookBook(database, SystemClock.Instance, Reader.Here);
+        var found = await book.Start("temperate-trees", Begun);
+
+        said.All.Clear();
+        await book.Change(found, "reading", Unread("margin"));
+        RowFirst("UPDATE looks");
+
+        // Changed since it was found: held by its lock.
+        said.All.Clear();
+        await book.Change(found, "another", Unread("smell"));
+        RowFirst("FOR UPDATE");
+
+        void RowFirst(string taken)
+        {
+            var row = said.All.FindIndex(text => text.Contains(taken, StringComparison.OrdinalIgnoreCase));
+            var step = said.All.FindIndex(text => text.Contains("INSERT INTO look_steps", StringComparison.OrdinalIgnoreCase));
+            Assert.True(row >= 0 && step >= 0, string.Join('\n', said.All));
+            Assert.True(row < step, $"{taken} came at {row}, the step at {step}");
+        }
+
+        static Func<LookContent, LookContent> Unread(string character) =>
+            content => content with { Readings = [.. content.Readings, new RawReading(character) { Unknown = true }] };
+    }
+
+    /// <summary>What is sent to the database, in order.</summary>
+    private sealed class Statements : DbCommandInterceptor
+    {
+        public List<string> All { get; } = [];
+
+        public override ValueTask<InterceptionResult<DbDataReader>> ReaderExecutingAsync(
+            DbCommand command,
+            CommandEventData eventData,
+            InterceptionResult<DbDataReader> result,
+            CancellationToken cancellationToken = default
+        )
+        {
+            All.Add(command.CommandText);
+            return new(result);
+        }
     }
 
     [Fact]

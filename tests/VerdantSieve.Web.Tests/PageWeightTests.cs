@@ -42,6 +42,27 @@ public partial class PageWeightTests(Application application)
         }
     }
 
+    [Fact]
+    public async Task All_words_are_drawn_from_one_file_a_character_and_each_drawing_is_in_its_file()
+    {
+        var html = await application.Http.GetStringAsync("/words");
+        var drawn = Linked()
+            .Matches(html)
+            .Select(match => WebUtility.HtmlDecode(match.Groups[1].Value))
+            .Where(address => address.StartsWith("/drawings/state/", StringComparison.Ordinal))
+            .Select(address => address.Split('#'))
+            .ToLookup(parts => parts[0], parts => parts[1]);
+        Assert.InRange(drawn.Count, 60, 130);
+        Assert.True(drawn.Sum(file => file.Count()) > 3 * drawn.Count, "a file holds one drawing only");
+        foreach (var file in drawn)
+        {
+            var svg = await application.Http.GetStringAsync(file.Key);
+            foreach (var state in file)
+                Assert.Contains($"<symbol id=\"{state}\"", svg);
+        }
+        Assert.Equal(HttpStatusCode.NotFound, (await application.Http.GetAsync("/drawings/state/no-such-character.svg")).StatusCode);
+    }
+
     private async Task<int> Fetch(string address)
     {
         var answer = await application.Http.SendAsync(

@@ -34,8 +34,8 @@ public sealed record PlantForm(string Name, IReadOnlyDictionary<string, IReadOnl
         // Counted from here on: the order in which they were written has spoken.
         double[] shown = [.. states.SharesOf(own).Select(share => share * Math.Max(0, 1 - shares))];
         foreach (var form in forms)
-        foreach (var state in form.Shows[character.Id])
-            shown[states.IndexOf(state)] += part * form.Share / form.Shows[character.Id].Count;
+            foreach (var state in form.Shows[character.Id])
+                shown[states.IndexOf(state)] += part * form.Share / form.Shows[character.Id].Count;
         return new StateScore([
             .. states
                 .States.Zip(shown)

@@ -188,8 +188,8 @@ internal static class CompoundLeaf
         var parts = new List<Drawing>();
         var leaflet = LeafDrawing.Blade(LeafForm.With(("shape", "elliptic")), veins: false);
         foreach (var y in new[] { -0.45, 0.55 })
-        foreach (var flip in new[] { false, true })
-            parts.Add(leaflet.Placed(new Placement(new Point(flip ? -0.06 : 0.06, y), flip ? -68 : 68, 0.8, flip)));
+            foreach (var flip in new[] { false, true })
+                parts.Add(leaflet.Placed(new Placement(new Point(flip ? -0.06 : 0.06, y), flip ? -68 : 68, 0.8, flip)));
         if (rachis == "winged")
             foreach (var (from, to) in new[] { (-1.0, -0.5), (-0.45, 0.5), (0.55, 1.0) })
                 parts.Add(

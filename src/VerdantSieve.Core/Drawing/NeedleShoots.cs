@@ -185,8 +185,8 @@ internal static class NeedleShoots
     private static void Whorls(Pen pen)
     {
         foreach (var y in new[] { 0.3, 0.72, 1.14, 1.56, 1.98, 2.35 })
-        foreach (var (turn, size) in new[] { (72, 1), (-72, 1), (14, 0.8) })
-            pen.Needle(new Point(0, y), turn * pen.Spread / 62, size);
+            foreach (var (turn, size) in new[] { (72, 1), (-72, 1), (14, 0.8) })
+                pen.Needle(new Point(0, y), turn * pen.Spread / 62, size);
     }
 
     private static void Scales(Pen pen)

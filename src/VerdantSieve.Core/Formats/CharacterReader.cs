@@ -185,11 +185,11 @@ internal sealed class CharacterReader(List<Fault> faults)
         var before = faults.Count;
         var met = new HashSet<FormerWord>();
         foreach (var (character, entry) in read)
-        foreach (var word in character.Formerly)
-            if (WhyNotFormer(character, word, byId) is { } fault)
-                entry.Fault("formerly", fault);
-            else if (!met.Add(word))
-                entry.Fault("formerly", $"“{word}” has become another character already");
+            foreach (var word in character.Formerly)
+                if (WhyNotFormer(character, word, byId) is { } fault)
+                    entry.Fault("formerly", fault);
+                else if (!met.Add(word))
+                    entry.Fault("formerly", $"“{word}” has become another character already");
         return faults.Count == before;
     }
 
@@ -208,9 +208,9 @@ internal sealed class CharacterReader(List<Fault> faults)
     private void CheckCorrelations()
     {
         foreach (var group in read.Where(r => r.Character.Correlation is not null).GroupBy(r => r.Character.Correlation!.Group))
-        foreach (var (character, entry) in group)
-            if (character.Correlation!.Share != group.First().Character.Correlation!.Share)
-                entry.Fault("correlated", $"all that are correlated by “{group.Key}” must have the same share");
+            foreach (var (character, entry) in group)
+                if (character.Correlation!.Share != group.First().Character.Correlation!.Share)
+                    entry.Fault("correlated", $"all that are correlated by “{group.Key}” must have the same share");
     }
 
     private static bool ConditionHolds(Character character, EntryReader entry, Dictionary<string, Character> byId)

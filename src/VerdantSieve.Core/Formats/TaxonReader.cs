@@ -22,12 +22,12 @@ internal sealed class TaxonReader(Vocabulary vocabulary, List<Fault> faults)
         foreach (var mark in taxon.Doubles.SelectMany(alike => alike.Marks).Where(mark => vocabulary.Find(mark) is null))
             reader.Fault("doubles", $"a double’s mark names the unknown character “{mark}”{Nearest(mark)}");
         foreach (var form in taxon.Forms)
-        foreach (var (id, states) in form.Shows)
-            if (vocabulary.Find(id) is not StateCharacter character)
-                reader.Fault("forms", $"the {form.Name} form names “{id}”, which is no character with states{Nearest(id)}");
-            else
-                foreach (var state in states.Where(state => character.IndexOf(state) < 0))
-                    reader.Fault("forms", $"the {form.Name} form names “{state}”, which is no state of {id}");
+            foreach (var (id, states) in form.Shows)
+                if (vocabulary.Find(id) is not StateCharacter character)
+                    reader.Fault("forms", $"the {form.Name} form names “{id}”, which is no character with states{Nearest(id)}");
+                else
+                    foreach (var state in states.Where(state => character.IndexOf(state) < 0))
+                        reader.Fault("forms", $"the {form.Name} form names “{state}”, which is no state of {id}");
         foreach (var noted in taxon.Notes.Keys.Where(noted => vocabulary.Find(noted) is null))
             reader.Fault("notes", $"a note names the unknown character “{noted}”{Nearest(noted)}");
         // A hybrid may leave all to its parents.

@@ -40,8 +40,8 @@ internal sealed class SieveTable
         withForms = [.. flora.Taxa.SelectMany(taxon => taxon.Forms).SelectMany(form => form.Shows.Keys)];
         // A column needs those of its conditions; those that hang on equally many are made side by side.
         foreach (var alike in flora.Characters.GroupBy(one => flora.Vocabulary.ConditionsOf(one).Count).OrderBy(group => group.Key))
-        foreach (var (id, column) in alike.AsParallel().Select(one => (one.Id, Of(one, taxon => taxon.Score(one.Id)))).ToArray())
-            columns[id] = column;
+            foreach (var (id, column) in alike.AsParallel().Select(one => (one.Id, Of(one, taxon => taxon.Score(one.Id)))).ToArray())
+                columns[id] = column;
 
         Column Of(Character character, Func<Taxon, Score?> scoreOf)
         {

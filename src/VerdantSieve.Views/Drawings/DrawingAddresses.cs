@@ -5,7 +5,8 @@ namespace VerdantSieve.Views.Drawings;
 /// <summary>Where the drawings of states and taxa are found.</summary>
 public static class DrawingAddresses
 {
-    /// <summary>Where the drawings of states begin.</summary>
+    /// <summary>Where the drawings of states begin: one file a character, each state an element of it, so that a question with all its states is
+    /// one request.</summary>
     public const string States = "/drawings/state";
 
     /// <summary>Where the likenesses of taxa begin.</summary>
@@ -31,12 +32,14 @@ public static class DrawingAddresses
     public static string? OfState(OpenFlora flora, string character, string state)
     {
         if (flora.Drawn.Draws(character, state))
-            return $"{States}/{character}/{state}.svg{Element}";
+            return OfDrawn(character, state);
         var covered = (flora.Flora.FindCharacter(character) as StateCharacter)
             ?.BroadWords.FirstOrDefault(word => word.Id == state)
             ?.States[0];
-        return covered is not null && flora.Drawn.Draws(character, covered) ? $"{States}/{character}/{covered}.svg{Element}" : null;
+        return covered is not null && flora.Drawn.Draws(character, covered) ? OfDrawn(character, covered) : null;
     }
+
+    private static string OfDrawn(string character, string state) => $"{States}/{character}.svg#{state}";
 
     /// <summary>The address of a taxon's likeness.</summary>
     public static string OfTaxon(OpenFlora flora, Taxon taxon) => $"{Taxa}/{taxon.Name.Slug}.svg{Own(flora)}{Element}";

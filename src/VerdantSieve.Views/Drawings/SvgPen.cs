@@ -37,6 +37,18 @@ public sealed class SvgPen
         return $"""<svg xmlns="http://www.w3.org/2000/svg"><symbol id="d" viewBox="{box}">{content}</symbol><use href="#d"/></svg>""";
     }
 
+    /// <summary>A file of several drawings, each an element of its own name.</summary>
+    public static string File(IEnumerable<(string Name, Drawing Drawing)> drawings)
+    {
+        var text = new StringBuilder("""<svg xmlns="http://www.w3.org/2000/svg">""");
+        foreach (var (name, drawing) in drawings)
+        {
+            var (box, content) = ForPage.Body(drawing);
+            text.Append($"""<symbol id="{name}" viewBox="{box}">{content}</symbol>""");
+        }
+        return text.Append("</svg>").ToString();
+    }
+
     /// <summary>An SVG element to stand in a page.</summary>
     public static string Inline(Drawing drawing, string cssClass, string label)
     {

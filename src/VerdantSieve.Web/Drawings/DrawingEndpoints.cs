@@ -1,4 +1,4 @@
-using System.Collections.Concurrent;
+using System.Collections.Frozen;
 using System.Security.Cryptography;
 using System.Text;
 using VerdantSieve.Core.Botany;
@@ -12,16 +12,26 @@ namespace VerdantSieve.Web.Drawings;
 /// <summary>Serves the drawings of states and taxa as small files that a browser keeps.</summary>
 public static class DrawingEndpoints
 {
-    private static readonly ConcurrentDictionary<string, byte[]> Drawn = new();
+    // Drawn when first asked for, and kept.
+    private static readonly FrozenDictionary<string, Lazy<byte[]>> OfStates = StateDrawings
+        .All.GroupBy(drawn => drawn.Character)
+        .ToFrozenDictionary(
+            group => group.Key,
+            group => new Lazy<byte[]>(() =>
+                Encoding.UTF8.GetBytes(SvgPen.File(group.Select(drawn => (drawn.State, StateDrawings.Of(drawn.Character, drawn.State)!))))
+            )
+        );
+
+    private static readonly Lazy<byte[]> Guide = new(() => Written(Guides.LeafOrLeaflet()));
 
     /// <summary>Adds the addresses.</summary>
     public static void MapDrawings(this IEndpointRouteBuilder routes)
     {
         routes
             .MapGet(
-                $"{DrawingAddresses.States}/{{character}}/{{state}}.svg",
-                (string character, string state, HttpContext context) =>
-                    Send(context, $"{character}/{state}", () => StateDrawings.Of(character, state))
+                $"{DrawingAddresses.States}/{{character}}.svg",
+                (string character, HttpContext context) =>
+                    OfStates.TryGetValue(character, out var file) ? File(context, file.Value) : Results.NotFound()
             )
             .ExcludeFromDescription();
         routes
@@ -52,7 +62,7 @@ public static class DrawingEndpoints
             )
             .ExcludeFromDescription();
         routes
-            .MapGet(DrawingAddresses.Guide, (HttpContext context) => Send(context, "guide", Guides.LeafOrLeaflet))
+            .MapGet(DrawingAddresses.Guide, (HttpContext context) => File(context, Guide.Value))
             .ExcludeFromDescription();
     }
 
@@ -69,18 +79,6 @@ public static class DrawingEndpoints
             SheetFaces.Of(context.RequestServices.GetRequiredService<IWebHostEnvironment>())
         );
         return Results.File(pdf, "application/pdf", $"{taxon.Name.Slug}.pdf");
-    }
-
-    private static IResult Send(HttpContext context, string key, Func<Drawing?> draw)
-    {
-        // Unknown names are not remembered, so that asking for nonsense fills no memory.
-        if (!Drawn.TryGetValue(key, out var file))
-        {
-            if (draw() is not { } drawing)
-                return Results.NotFound();
-            Drawn[key] = file = Written(drawing);
-        }
-        return File(context, file);
     }
 
     private static byte[] Written(Drawing drawing) => Encoding.UTF8.GetBytes(SvgPen.File(drawing));

@@ -9,14 +9,14 @@ internal static class Cones
     {
         var strokes = new List<Stroke> { Stroke.Line(StrokeKind.Twig, At(0, 0.3), At(0, 0)) };
         for (var row = 0; row < 6; row++)
-        for (var i = 0; i < 3 + (row is 1 or 2 or 3 ? 1 : 0); i++)
-        {
-            var count = 3 + (row is 1 or 2 or 3 ? 1 : 0);
-            var at = At((i - (count - 1) / 2.0) * 0.2, -0.12 - 0.17 * row);
-            strokes.Add(
-                Stroke.Area(colour, At(at.X - 0.1, at.Y), At(at.X, at.Y + 0.1), At(at.X + 0.1, at.Y), At(at.X + 0.02, at.Y - 0.13))
-            );
-        }
+            for (var i = 0; i < 3 + (row is 1 or 2 or 3 ? 1 : 0); i++)
+            {
+                var count = 3 + (row is 1 or 2 or 3 ? 1 : 0);
+                var at = At((i - (count - 1) / 2.0) * 0.2, -0.12 - 0.17 * row);
+                strokes.Add(
+                    Stroke.Area(colour, At(at.X - 0.1, at.Y), At(at.X, at.Y + 0.1), At(at.X + 0.1, at.Y), At(at.X + 0.02, at.Y - 0.13))
+                );
+            }
         foreach (var (x, y) in new[] { (0.3, -0.5), (-0.26, -0.75), (0.16, -0.95) })
         {
             strokes.Add(Stroke.Line(StrokeKind.Hair, At(x * 0.8, y + 0.1), At(x * 1.15, y - 0.12)));

@@ -154,19 +154,19 @@ internal static class DryFruits
         IReadOnlyList<Point> cap = [.. CupEdge(half, rim), .. Curves.Bend(At(half, rim), At(0, rim - 0.07), At(-half, rim))];
         var strokes = new List<Stroke> { Stroke.Area(colour, nut), Stroke.Area(Tint.GreyBrown, cap) };
         for (var row = 0; row < 5; row++)
-        for (var i = 0; i < 7; i++)
-        {
-            var part = (i - 3 + (row % 2 == 0 ? 0 : 0.5)) / 3.4;
-            var y = 0.05 + (rim - 0.02) * (row + 0.7) / 5;
-            var wide = half * Math.Sqrt(Math.Max(0.05, 1 - Math.Pow(Math.Max(0, (y - rim) / (0.12 - rim)), 2)));
-            var at = At(part * wide * 0.95, y);
-            if (Math.Abs(part) > 1)
-                continue;
-            if (scales == "knobbly")
-                strokes.Add(Stroke.Area(Tint.GreyBrown, Curves.Circle(at, 0.05, steps: 8)));
-            else
-                strokes.Add(Stroke.Line(StrokeKind.Hair, At(at.X - 0.05, at.Y), At(at.X, at.Y - 0.045), At(at.X + 0.05, at.Y)));
-        }
+            for (var i = 0; i < 7; i++)
+            {
+                var part = (i - 3 + (row % 2 == 0 ? 0 : 0.5)) / 3.4;
+                var y = 0.05 + (rim - 0.02) * (row + 0.7) / 5;
+                var wide = half * Math.Sqrt(Math.Max(0.05, 1 - Math.Pow(Math.Max(0, (y - rim) / (0.12 - rim)), 2)));
+                var at = At(part * wide * 0.95, y);
+                if (Math.Abs(part) > 1)
+                    continue;
+                if (scales == "knobbly")
+                    strokes.Add(Stroke.Area(Tint.GreyBrown, Curves.Circle(at, 0.05, steps: 8)));
+                else
+                    strokes.Add(Stroke.Line(StrokeKind.Hair, At(at.X - 0.05, at.Y), At(at.X, at.Y - 0.045), At(at.X + 0.05, at.Y)));
+            }
         if (scales == "fringed")
             for (var i = 0; i <= 12; i++)
                 strokes.Add(

@@ -67,23 +67,23 @@ internal static class Surfaces
             Stroke.Line(StrokeKind.Stalk, At(0, -0.2), At(0, 1)),
         };
         foreach (var y in new[] { 0, 0.4 })
-        foreach (var side in new[] { 1, -1 })
-        {
-            strokes.Add(Stroke.Line(StrokeKind.Stalk, At(0, y), At(side * 0.7, y + 0.5)));
-            if (tufts == "none")
-                continue;
-            for (var i = 0; i < 9; i++)
-                strokes.Add(
-                    Stroke.Line(
-                        StrokeKind.Stalk,
-                        At(side * 0.01, y + 0.01),
-                        At(side * 0.01, y + 0.01).Along(Point.Direction(side * (4 + 6 * i)), 0.2)
-                    ) with
-                    {
-                        Tint = tufts == "rusty" ? Tint.Rusty : Tint.White,
-                    }
-                );
-        }
+            foreach (var side in new[] { 1, -1 })
+            {
+                strokes.Add(Stroke.Line(StrokeKind.Stalk, At(0, y), At(side * 0.7, y + 0.5)));
+                if (tufts == "none")
+                    continue;
+                for (var i = 0; i < 9; i++)
+                    strokes.Add(
+                        Stroke.Line(
+                            StrokeKind.Stalk,
+                            At(side * 0.01, y + 0.01),
+                            At(side * 0.01, y + 0.01).Along(Point.Direction(side * (4 + 6 * i)), 0.2)
+                        ) with
+                        {
+                            Tint = tufts == "rusty" ? Tint.Rusty : Tint.White,
+                        }
+                    );
+            }
         return new Drawing(strokes);
     }
 

@@ -140,8 +140,8 @@ internal static class PackageTables
                 ("missing-kinds", about.MissingKinds.ToDictionary(pair => pair.Key, pair => $"{pair.Value}")),
             }
         )
-        foreach (var (id, text) in words)
-            yield return Row(kind, id, text);
+            foreach (var (id, text) in words)
+                yield return Row(kind, id, text);
         foreach (var code in about.Keyed)
             yield return Row("keyed", code, "");
 
