@@ -104,7 +104,7 @@ public class AccessibilityTests(Application application)
             );
             // Nor is a line of a drawing anything to be read; what can be tapped stays.
             browser.Driver.ExecuteScript(
-                "document.querySelectorAll('svg path, svg circle, svg ellipse, svg rect, svg polygon, svg polyline, svg line').forEach(it => {"
+                "document.querySelectorAll('svg :is(path, circle, ellipse, rect, polygon, polyline, line)').forEach(it => {"
                     + "const drawing = it.closest('svg'), on = it.closest('a, button, [tabindex]');"
                     + "if (!on || on === drawing || !drawing.contains(on)) it.remove(); })"
             );

@@ -43,6 +43,29 @@ public partial class FormTests(Application application)
         Assert.Equal(["arrangement"], (await Kept(id)).Readings.Select(reading => reading.Character));
     }
 
+    [Fact]
+    public async Task What_was_read_under_a_former_name_counts_and_is_dropped_under_the_one_it_has_now()
+    {
+        var id = await Begin(
+            new LookContent
+            {
+                Readings =
+                [
+                    new RawReading("needle-colour") { States = ["blue-green"], Certainty = "sure" },
+                    new RawReading("bud-form") { States = ["sticky"], Certainty = "fair" },
+                ],
+            }
+        );
+        var page = await application.Http.GetStringAsync($"/look/{id}");
+        Assert.DoesNotContain("Not understood by this flora", page);
+        Assert.Contains("blue-green foliage", page);
+
+        await Post($"/look/{id}", "Drop", ("character", "leaf-colour"));
+        Assert.Equal(["bud-gum"], (await Kept(id)).Readings.Select(reading => reading.Character));
+        await Post($"/look/{id}", "Drop", ("character", "bud-gum"));
+        Assert.Empty((await Kept(id)).Readings);
+    }
+
     [Theory]
     [InlineData("/desk/floras", "Make")]
     [InlineData("/desk/history", "Undo")]

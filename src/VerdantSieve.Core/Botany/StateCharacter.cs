@@ -82,7 +82,8 @@ public sealed record StateCharacter(string Id) : Character(Id)
         return shares;
     }
 
-    /// <summary>How often a plant with this score shows one of the states, of all it shows: 0 to 1; 0 where there is no such state.</summary>
+    /// <summary>How often a plant with this score shows one of the states, of all it shows: 0 to 1, and 0 of a state that is not
+    /// there.</summary>
     public double ShareOf(StateScore score, string stateId) => IndexOf(stateId) is >= 0 and var state ? SharesOf(score)[state] : 0;
 
     /// <summary>All that can be named in a reading: the states, then the broad words.</summary>

@@ -31,8 +31,8 @@ public static class Agreement
         return all == 0 ? 1 : Math.Max(0, shared) / all;
     }
 
-    /// <summary>The part of two scores for states that they share (0 to 1): the sum over the states of the smaller weight. The order in which
-    /// a draft names them is its writer's and counts for nothing here.</summary>
+    /// <summary>The part of two scores for states that they share (0 to 1): the sum over the states of the smaller weight. The order in
+    /// which a draft names them is its writer's and counts for nothing here.</summary>
     public static double Shared(StateScore one, StateScore other)
     {
         var (a, b) = (Weights(one), Weights(other));

@@ -2,6 +2,7 @@ using System.Security.Cryptography;
 using System.Text;
 using NodaTime;
 using NodaTime.Text;
+using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Core.Observing.Speech;
 using VerdantSieve.Core.Sieving;
@@ -63,6 +64,14 @@ public sealed record LookContent
     public string PlaceMark => MarkOf($"{Place}\n{Observer}\n{Circumstances}");
 
     private static string MarkOf(string text) => Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(text)))[..12];
+
+    /// <summary>The same in the words of a vocabulary of today, so that a reading that was kept under a former name is changed and dropped as
+    /// what it is now; itself where none was.</summary>
+    public LookContent InWordsOf(Vocabulary vocabulary)
+    {
+        RawReading[] now = [.. Readings.Select(raw => FormerWords.Now(raw, vocabulary))];
+        return now.SequenceEqual(Readings) ? this : this with { Readings = now };
+    }
 
     /// <summary>With readings taken; each stands in place of what was read of its character there before.</summary>
     public LookContent With(params IReadOnlyList<Reading> readings)

@@ -9,6 +9,8 @@ internal static class FormerWords
     /// left.</summary>
     public static RawReading Now(RawReading raw, Vocabulary vocabulary)
     {
+        if (raw.Character is { } id && vocabulary.Find(id) is { } found && found.Id != id)
+            raw = raw with { Character = found.Id };
         if (raw is not { Character: { } character, States: { Count: > 0 } states } || !vocabulary.HasMoved(character))
             return raw;
         string[] left = [.. states.Where(state => vocabulary.MovedTo(character, state) is null)];

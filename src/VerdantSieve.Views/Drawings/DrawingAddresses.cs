@@ -5,8 +5,8 @@ namespace VerdantSieve.Views.Drawings;
 /// <summary>Where the drawings of states and taxa are found.</summary>
 public static class DrawingAddresses
 {
-    /// <summary>Where the drawings of states begin: one file a character, each state an element of it, so that a question with all its states is
-    /// one request.</summary>
+    /// <summary>Where the drawings of states begin: one file a character, each state an element of it, so that a question with all its
+    /// states is one request.</summary>
     public const string States = "/drawings/state";
 
     /// <summary>Where the likenesses of taxa begin.</summary>

@@ -1,5 +1,6 @@
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Formats;
+using VerdantSieve.Core.Looking;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Core.Tests.Sieving;
 using Xunit;
@@ -51,6 +52,28 @@ public class FormerWordsTests
         Assert.Equal(("bud", new StatesSeen(["pointed"], StateMode.Is)), (read.Character, read.Observation));
         Assert.Equal("states", Assert.Single(ReadingDesk.Check(new RawReading("bud") { States = ["glossy"] }, Flora).Faults).At);
         Assert.Equal("states", Assert.Single(ReadingDesk.Check(new RawReading("colour") { States = ["sticky"] }, Flora).Faults).At);
+    }
+
+    [Fact]
+    public void What_a_look_kept_under_a_former_name_is_replaced_and_dropped_under_the_one_it_has_now()
+    {
+        var kept = new LookContent
+        {
+            Readings =
+            [
+                new RawReading("needle-colour") { States = ["green"] },
+                new RawReading("bud") { States = ["sticky"] },
+                new RawReading("bud") { States = ["round"], On = "tip" },
+            ],
+        };
+        var now = kept.InWordsOf(Flora.Vocabulary);
+        Assert.Equal(["colour", "gum", "bud"], now.Readings.Select(raw => raw.Character));
+        Assert.Equal(["gum", "bud"], now.Without("colour", null).Readings.Select(raw => raw.Character));
+        var read = Read(new RawReading("colour") { States = ["blue"] });
+        Assert.Equal(["blue"], Assert.Single(now.With(read).Readings, raw => raw.Character == "colour").States!);
+        // Without that it would stand twice; and what has no former names is left as it is.
+        Assert.Equal(4, kept.With(read).Readings.Count);
+        Assert.Same(now, now.InWordsOf(Flora.Vocabulary));
     }
 
     [Theory]

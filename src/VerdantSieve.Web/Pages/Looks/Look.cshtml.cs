@@ -176,9 +176,14 @@ public sealed class LookModel(LookBook book, FloraShelf shelf, IClock clock, IAn
 
     private Task<Look?> Find(string id) => book.Find(id, sent: Sent);
 
-    private Task<Look?> Change(Look look, string done, Func<LookContent, LookContent?> change) => book.Change(look, done, change, Sent);
+    // What was read under a former name is changed under the name it has now.
+    private async Task<Look?> Change(Look look, string done, Func<LookContent, LookContent?> change) =>
+        await shelf.Take(look.FloraId) is { } open
+            ? await book.Change(look, done, content => change(content.InWordsOf(open.Flora.Vocabulary)), Sent)
+            : await book.Change(look, done, change, Sent);
 
-    private Task<Look?> Change(string id, string done, Func<LookContent, LookContent?> change) => book.Change(id, done, change, Sent);
+    private async Task<Look?> Change(string id, string done, Func<LookContent, LookContent?> change) =>
+        await Find(id) is { } look ? await Change(look, done, change) : null;
 
     private async Task<Look?> Change(string id, Func<Look, Task<string>> done, Func<LookContent, LookContent?> change) =>
         await Find(id) is { } look ? await Change(look, await done(look), change) : null;
