@@ -65,8 +65,8 @@ public sealed record LookContent
 
     private static string MarkOf(string text) => Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(text)))[..12];
 
-    /// <summary>The same in the words of a vocabulary of today, so that a reading that was kept under a former name is changed and dropped as
-    /// what it is now; itself where none was.</summary>
+    /// <summary>The same in the words of a vocabulary of today, so that a reading that was kept under a former name is changed and dropped
+    /// as what it is now; itself where none was.</summary>
     public LookContent InWordsOf(Vocabulary vocabulary)
     {
         RawReading[] now = [.. Readings.Select(raw => FormerWords.Now(raw, vocabulary))];
