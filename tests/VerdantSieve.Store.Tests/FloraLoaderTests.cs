@@ -34,6 +34,8 @@ public class FloraLoaderTests(TestDatabase store) : IDisposable
                 (other.GetType(), other.Question, other.Phrase, other.Contact, other.Effort, other.Order, other.OnlyIf?.ToString())
             );
             Assert.Equal((one.Weight, one.Correlation, one.GardenForm), (other.Weight, other.Correlation, other.GardenForm));
+            Assert.Equal(one.Formerly, other.Formerly);
+            Assert.Equal((one as SeasonCharacter)?.InAutumn, (other as SeasonCharacter)?.InAutumn);
             if (one is StateCharacter side)
                 Assert.Equal(
                     (side.OneSided, side.UsualFirst, side.Variety, side.Ordered),

@@ -47,7 +47,7 @@ public static class Hybrids
     {
         if (!character.Ordered)
             return Halves(one, other, character);
-        var (a, b) = (Middle(one, character), Middle(other, character));
+        var (a, b) = (character.MiddleOf(one), character.MiddleOf(other));
         var between = character
             .States.Where((_, i) => i > Math.Min(a, b) + NextTo && i < Math.Max(a, b) - NextTo)
             .Select(state => new StateFrequency(state.Id, Frequency.Usual))
@@ -67,9 +67,6 @@ public static class Hybrids
 
     // What lies less than half a step from what a parent shows is what that parent shows.
     private const double NextTo = 0.5;
-
-    private static double Middle(StateScore score, StateCharacter character) =>
-        character.SharesOf(score).Select((share, state) => share * state).Sum();
 
     // Half of what each parent shows, in the order in which the parents name it.
     private static StateScore Halves(StateScore one, StateScore other, StateCharacter character)

@@ -65,7 +65,7 @@ public sealed class Likeness
     // Where a score stands in its series or on its scale.
     private static double PlaceOf(Scored scored) =>
         scored.Match(
-            states: (character, shown) => character.SharesOf(shown).Select((share, state) => share * state).Sum(),
+            states: (character, shown) => character.MiddleOf(shown),
             count: (_, range) => (range.Low + range.High) / 2,
             measure: (_, range) => (range.Low + range.High) / 2,
             presence: (_, presence) => presence.Frequency,

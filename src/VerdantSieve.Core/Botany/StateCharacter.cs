@@ -86,6 +86,9 @@ public sealed record StateCharacter(string Id) : Character(Id)
     /// there.</summary>
     public double ShareOf(StateScore score, string stateId) => IndexOf(stateId) is >= 0 and var state ? SharesOf(score)[state] : 0;
 
+    /// <summary>Where a score stands in the series of the states, counted from 0: the mean of its states by their shares.</summary>
+    public double MiddleOf(StateScore score) => SharesOf(score).Select((share, state) => share * state).Sum();
+
     /// <summary>All that can be named in a reading: the states, then the broad words.</summary>
     [JsonIgnore]
     public IEnumerable<string> Words => States.Select(state => state.Id).Concat(BroadWords.Select(word => word.Id));

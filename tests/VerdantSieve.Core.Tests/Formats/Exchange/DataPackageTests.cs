@@ -35,6 +35,27 @@ public partial class DataPackageTests
     }
 
     [Fact]
+    public void What_a_character_was_called_and_whether_it_comes_with_the_autumn_come_back()
+    {
+        var characters = SmallFlora.Flora.Characters.Select(character =>
+            character switch
+            {
+                SeasonCharacter season when season.Id == CharacterIds.Fruiting => season with { InAutumn = true },
+                PresenceCharacter sign when sign.Id == "base-sprouts" => sign with
+                {
+                    Formerly = [new FormerWord("suckers", null), new FormerWord("bud-form", "suckering")],
+                },
+                _ => character,
+            }
+        );
+        var back = Read(new MemoryStream(Package(new Flora(SmallFlora.Flora.About, characters, SmallFlora.Flora.Taxa)))).Value;
+        Assert.True(((SeasonCharacter)back.Character(CharacterIds.Fruiting)).InAutumn);
+        Assert.False(((SeasonCharacter)back.Character(CharacterIds.Flowering)).InAutumn);
+        Assert.Equal("base-sprouts", back.FindCharacter("suckers")?.Id);
+        Assert.Equal("base-sprouts", back.Vocabulary.MovedTo("bud-form", "suckering")?.Id);
+    }
+
+    [Fact]
     public void The_countries_a_flora_keys_come_back_and_what_is_shared_is_said_to_become_each_taxon_s_own()
     {
         var about = SmallFlora.Flora.About with { Keyed = ["ORE", "GRB"], Shared = [] };
