@@ -1,4 +1,5 @@
 using System;
+using Microsoft.EntityFrameworkCore.Infrastructure;
 using Microsoft.EntityFrameworkCore.Migrations;
 using Npgsql.EntityFrameworkCore.PostgreSQL.Metadata;
 
@@ -7,7 +8,9 @@ using Npgsql.EntityFrameworkCore.PostgreSQL.Metadata;
 namespace VerdantSieve.Store.Migrations
 {
     /// <inheritdoc />
-    public partial class Curating : Migration
+    [DbContext(typeof(SieveContext))]
+    [Migration("20261125032819_Curating")]
+    public class Curating : Migration
     {
         /// <inheritdoc />
         protected override void Up(MigrationBuilder migrationBuilder)

@@ -1,3 +1,4 @@
+using Microsoft.EntityFrameworkCore.Infrastructure;
 using Microsoft.EntityFrameworkCore.Migrations;
 
 #nullable disable
@@ -5,7 +6,9 @@ using Microsoft.EntityFrameworkCore.Migrations;
 namespace VerdantSieve.Store.Migrations
 {
     /// <summary>A taxon and a character are each stored as one document; history keeps what a change changed.</summary>
-    public partial class OneDocument : Migration
+    [DbContext(typeof(SieveContext))]
+    [Migration("20261126002442_OneDocument")]
+    public class OneDocument : Migration
     {
         private static readonly string[] TaxonColumns =
         [

@@ -1,11 +1,14 @@
-﻿using Microsoft.EntityFrameworkCore.Migrations;
+using Microsoft.EntityFrameworkCore.Infrastructure;
+using Microsoft.EntityFrameworkCore.Migrations;
 
 #nullable disable
 
 namespace VerdantSieve.Store.Migrations
 {
     /// <inheritdoc />
-    public partial class MissingKinds : Migration
+    [DbContext(typeof(SieveContext))]
+    [Migration("20261126040113_MissingKinds")]
+    public class MissingKinds : Migration
     {
         /// <inheritdoc />
         protected override void Up(MigrationBuilder migrationBuilder)

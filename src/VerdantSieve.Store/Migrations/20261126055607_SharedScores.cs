@@ -1,11 +1,14 @@
-﻿using Microsoft.EntityFrameworkCore.Migrations;
+using Microsoft.EntityFrameworkCore.Infrastructure;
+using Microsoft.EntityFrameworkCore.Migrations;
 
 #nullable disable
 
 namespace VerdantSieve.Store.Migrations
 {
     /// <inheritdoc />
-    public partial class SharedScores : Migration
+    [DbContext(typeof(SieveContext))]
+    [Migration("20261126055607_SharedScores")]
+    public class SharedScores : Migration
     {
         /// <inheritdoc />
         protected override void Up(MigrationBuilder migrationBuilder)

@@ -1,4 +1,5 @@
-﻿using System;
+using System;
+using Microsoft.EntityFrameworkCore.Infrastructure;
 using Microsoft.EntityFrameworkCore.Migrations;
 
 #nullable disable
@@ -6,7 +7,9 @@ using Microsoft.EntityFrameworkCore.Migrations;
 namespace VerdantSieve.Store.Migrations
 {
     /// <inheritdoc />
-    public partial class Maps : Migration
+    [DbContext(typeof(SieveContext))]
+    [Migration("20261127020534_Maps")]
+    public class Maps : Migration
     {
         /// <inheritdoc />
         protected override void Up(MigrationBuilder migrationBuilder)
