@@ -72,7 +72,8 @@ internal sealed class ClauseNouns(SpeechListener listener, Clause clause, Phrase
                 freed = !clause.Items.Skip(i + 1).Take(6).Any(rest => rest is PhraseItem { Meaning.States.Count: > 0 } or AmountItem);
                 return item;
             }
-            if (item.Meaning.States.Count == 0 && item.Meaning.Role is not (SpokenRole.Degree or SpokenRole.And or SpokenRole.Or))
+            var isSaidOfIt = item.Meaning.States.Count > 0 || item.Meaning.Seen.Count > 0;
+            if (!isSaidOfIt && item.Meaning.Role is not (SpokenRole.Degree or SpokenRole.And or SpokenRole.Or))
                 return null;
         }
         return null;

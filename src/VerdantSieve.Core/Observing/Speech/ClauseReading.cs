@@ -49,6 +49,8 @@ internal sealed class ClauseReading(SpeechListener listener, Clause clause, Phra
     {
         switch (clause.Items[at])
         {
+            case PhraseItem item when HearSeen(item, at):
+                break;
             case PhraseItem { Meaning.States.Count: > 0 } item:
                 HearState(item, at);
                 break;
@@ -176,6 +178,24 @@ internal sealed class ClauseReading(SpeechListener listener, Clause clause, Phra
             return;
         item.Used = true;
     }
+
+    // “large sticky brown buds”: a thing that is looked for, told by what is said of its noun.
+    private bool HearSeen(PhraseItem item, int at)
+    {
+        if (item.Meaning.Seen.Count == 0)
+            return false;
+        foreach (var noun in nounsOf.NounsFor(at).Prepend(item))
+            if (item.Meaning.Seen.FirstOrDefault(pair => Names(noun.Meaning, pair.Noun)).Character is { } sought)
+            {
+                (item.Used, noun.Used) = (true, true);
+                Say(item, new Mention(sought, item.Span.With(noun.Span)) { There = !not, Certainty = certainty });
+                return true;
+            }
+        return false;
+    }
+
+    // “brown buds” names the buds as well.
+    private static bool Names(Meaning said, Meaning noun) => said == noun || said.HasNoun && noun.About.IsSubsetOf(said.About);
 
     // A thing that is looked for and named without more is there: “flowers”, “sprouts from the base”.
     private void HearNouns()

@@ -23,6 +23,8 @@ internal sealed class Lexicon
             Share(organ);
         foreach (var character in flora.Characters.OfType<StateCharacter>())
             AddStates(character);
+        foreach (var character in flora.Characters.OfType<PresenceCharacter>())
+            AddSeen(character);
         foreach (var taxon in flora.Taxa)
             foreach (var name in (string[])[taxon.Name.Text, .. taxon.CommonNames, flora.GenusWord(taxon.Name.Genus), taxon.Name.Genus])
                 if (names.At(name) is { } bearers && !bearers.Contains(taxon))
@@ -39,7 +41,21 @@ internal sealed class Lexicon
     public string NounOf(Character character) => nouns[character.Id];
 
     /// <summary>The longest phrase at a place, and the place behind it.</summary>
-    public (Meaning Meaning, int End)? Phrase(IReadOnlyList<SpokenToken> tokens, int start) => phrases.Longest(tokens, start);
+    public (Meaning Meaning, int End)? Phrase(IReadOnlyList<SpokenToken> tokens, int start)
+    {
+        var longest = phrases.Longest(tokens, start);
+        return longest is var (_, end) && EndsInAnothersNoun(tokens, start, end)
+            ? phrases.Longest(tokens, start, end - 1) ?? longest
+            : longest;
+    }
+
+    // “round leaf base” is no round leaf, and “rounded leaf lobes” are none either.
+    private bool EndsInAnothersNoun(IReadOnlyList<SpokenToken> tokens, int start, int end)
+    {
+        return end - start > 1 && phrases.Longest(tokens, end - 1, end) is ({ Organ: not null }, _) && (IsNoun(end - 1) || IsNoun(end));
+
+        bool IsNoun(int at) => phrases.Longest(tokens, at) is ({ IsTopic: true, States.Count: 0 }, var beyond) && beyond > end;
+    }
 
     /// <summary>The kinds that bear the longest name at a place, and the place behind it.</summary>
     public (List<Taxon> Taxa, int End)? Name(IReadOnlyList<SpokenToken> tokens, int start) => names.Longest(tokens, start);
@@ -125,6 +141,25 @@ internal sealed class Lexicon
             meaning.Hanging.UnionWith(hanging);
             meaning.IsFruit |= Organs.Of(character) == Organ.Fruit && character is { Phrase: "{}", OnlyIf.IsPresence: true };
         }
+    }
+
+    // “sticky buds” says that buds can be sticky: then “large sticky brown buds” and “buds pointed and sticky” say so too. What is said
+    // next to the two together is said of the noun.
+    private void AddSeen(PresenceCharacter character)
+    {
+        foreach (var name in character.Also)
+            if (
+                name.Split(' ') is [var word, var last]
+                && phrases.Find(WordForms.Of(last)) is { IsTopic: true } noun
+                && phrases.At(word) is { IsTopic: false, Role: null } meaning
+                && phrases.At(name) is { } both
+            )
+            {
+                meaning.Seen.Add((character, noun));
+                both.Seen.Add((character, both));
+                both.About.UnionWith(noun.About);
+                both.Organ ??= noun.Organ;
+            }
     }
 
     // “in hanging clusters” may be said of flowers and of fruit, “hanging clusters” too.

@@ -19,6 +19,9 @@ internal sealed class Meaning
     /// <summary>The characters that are asked only where one of its states is shown: how deep, of lobes; how the cup, of acorns.</summary>
     public HashSet<Character> Hanging { get; } = new(ReferenceEqualityComparer.Instance);
 
+    /// <summary>The things that are looked for which it tells of when it is said of their noun: “sticky” of buds.</summary>
+    public List<(PresenceCharacter Character, Meaning Noun)> Seen { get; } = [];
+
     /// <summary>The organ it is the plain name of: what is said next to it may be any of its characters.</summary>
     public Organ? Organ { get; set; }
 

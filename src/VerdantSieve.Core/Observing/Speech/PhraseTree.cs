@@ -33,11 +33,14 @@ internal sealed class PhraseTree<T>
 
     /// <summary>The longest phrase that begins at a place; hyphens within it do not matter.</summary>
     /// <returns>What it means, and the place behind it; null where none begins there.</returns>
-    public (T Meaning, int End)? Longest(IReadOnlyList<SpokenToken> tokens, int start)
+    public (T Meaning, int End)? Longest(IReadOnlyList<SpokenToken> tokens, int start) => Longest(tokens, start, tokens.Count);
+
+    /// <summary>The longest phrase that begins at a place and ends before another.</summary>
+    public (T Meaning, int End)? Longest(IReadOnlyList<SpokenToken> tokens, int start, int before)
     {
         (T, int)? longest = null;
         var node = root;
-        for (var at = start; at < tokens.Count; at++)
+        for (var at = start; at < before; at++)
         {
             if (tokens[at].Kind == TokenKind.Dash && at > start)
                 continue;

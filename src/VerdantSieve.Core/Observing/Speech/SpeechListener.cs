@@ -41,11 +41,13 @@ internal sealed class SpeechListener(Lexicon lexicon, SpokenAbout about)
     public Age? Age { get; private set; }
     public LeafStage? Stage { get; private set; }
 
+    /// <summary>Whether the leaf has leaflets, by what was read before or is said anywhere in the text.</summary>
+    public bool IsCompound { get; private set; }
+
     /// <summary>The last thing that was counted: “usually 7 leaflets, rarely 9”.</summary>
     public Character? LastCounted { get; set; }
 
-    private bool isCompound,
-        speaksOfNeedles;
+    private bool speaksOfNeedles;
     private readonly Dictionary<string, HashSet<string>> shown = [];
     private readonly Dictionary<string, HashSet<int>> said = [];
 
@@ -90,7 +92,7 @@ internal sealed class SpeechListener(Lexicon lexicon, SpokenAbout about)
 
     public void Hear(IReadOnlyList<SpokenItem> items)
     {
-        isCompound = about.IsCompound || items.Any(SaysCompound);
+        IsCompound = about.IsCompound || items.Any(SaysCompound);
         foreach (var sentence in Clause.Sentences(items))
         {
             remembered.Clear();
@@ -187,7 +189,7 @@ internal sealed class SpeechListener(Lexicon lexicon, SpokenAbout about)
             return lexicon.Measures.FirstOrDefault(measure => measure.Part == "needles" && Dimensions.Of(measure) == dimension);
         var id = dimension switch
         {
-            Dimension.Long => isCompound && !leaflet ? CharacterIds.LeafLength : CharacterIds.BladeLength,
+            Dimension.Long => IsCompound && !leaflet ? CharacterIds.LeafLength : CharacterIds.BladeLength,
             Dimension.Wide => CharacterIds.BladeWidth,
             Dimension.Ratio => CharacterIds.Slenderness,
             Dimension.Tall => CharacterIds.Height,

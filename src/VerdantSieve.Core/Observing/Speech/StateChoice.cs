@@ -10,6 +10,9 @@ internal sealed class StateChoice(SpeechListener listener, Clause clause)
     {
         var meaning = item.Meaning;
         StateMeant[] candidates = [.. meaning.States.Where(candidate => listener.CanBeSaid(candidate.Character))];
+        // “palmate leaves with five leaflets”: of a leaf with leaflets it is said how these stand.
+        if (listener.IsCompound && candidates.Any(IsOfStructure))
+            candidates = [.. candidates.Where(IsOfStructure)];
         foreach (var noun in nouns)
         {
             // “green or red”: more of the same character, before all else.
@@ -33,6 +36,8 @@ internal sealed class StateChoice(SpeechListener listener, Clause clause)
             null
         );
     }
+
+    private static bool IsOfStructure(StateMeant candidate) => candidate.Character.Id == CharacterIds.Structure;
 
     private bool IsStraightBefore(PhraseItem item, PhraseItem noun) =>
         !item.Meaning.IsWhole
