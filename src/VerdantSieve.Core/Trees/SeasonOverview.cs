@@ -3,14 +3,25 @@ using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Looking;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Core.Seasons;
+using VerdantSieve.Core.Sieving;
 
 namespace VerdantSieve.Core.Trees;
 
 /// <summary>A tree with what the overview of a season asks of it.</summary>
+/// <param name="Id">Its id.</param>
 /// <param name="Called">What it is called.</param>
 /// <param name="Visits">Its visits, oldest first.</param>
 /// <param name="History">Its determinations, oldest first.</param>
-public sealed record SeasonTree(string Called, IReadOnlyList<Visit> Visits, IReadOnlyList<Opinion> History);
+public sealed record SeasonTree(string Id, string Called, IReadOnlyList<Visit> Visits, IReadOnlyList<Opinion> History)
+{
+    /// <summary>Its sex; null where it is not known.</summary>
+    public PlantSex? Sex { get; init; }
+}
+
+/// <summary>A tree that would be named otherwise today.</summary>
+/// <param name="Tree">The tree.</param>
+/// <param name="Changed">What stands and what would be said, with why.</param>
+public sealed record NamedOtherwise(SeasonTree Tree, ChangedOpinion Changed);
 
 /// <summary>Flowers or fruit seen on a day, and the days on which the flora expects them there.</summary>
 /// <param name="Taxon">The kind.</param>
@@ -40,23 +51,79 @@ public sealed record CertaintyBin(double From, double To, int Count, int Stood)
     public double? Share => Count > 0 ? (double)Stood / Count : null;
 }
 
-/// <summary>What a season came to.</summary>
+/// <summary>What a season came to, worked out once.</summary>
 public sealed class SeasonOverview
 {
     private static readonly double[] Borders = [0, 0.5, 0.8, 0.9, 0.95, 0.99, 1.0001];
 
     private readonly Flora flora;
-    private readonly IReadOnlyList<SeasonTree> trees;
+    private readonly Told[] trees;
 
+    // A tree, where its history has come to, and what the sieve says of it today; nothing where it was never named.
+    private sealed record Told(SeasonTree Tree, OpinionStanding Standing, SieveAnswer? Answer)
+    {
+        public bool Stands(Opinion line) => line.Name == Standing.Stands?.Name && !Standing.IsDisputed;
+    }
+
+    /// <summary>Goes through the trees; of each that was named the sieve is asked once.</summary>
     /// <param name="trees">The trees.</param>
     /// <param name="flora">The flora they are looked at with.</param>
-    public SeasonOverview(IReadOnlyList<SeasonTree> trees, Flora flora) => (this.trees, this.flora) = (trees, flora);
+    /// <param name="sieve">The sieve of that flora.</param>
+    /// <param name="today">The day it is.</param>
+    public SeasonOverview(IReadOnlyList<SeasonTree> trees, Flora flora, Sieve sieve, LocalDate today)
+    {
+        this.flora = flora;
+        this.trees =
+        [
+            .. trees.Select(tree => new Told(
+                tree,
+                OpinionStanding.Of(tree.History),
+                tree.History.Count > 0 ? sieve.Ask(LookQuestion.OfTree(tree.Visits, flora, today, tree.Sex)) : null
+            )),
+        ];
+        Months = MonthsOf();
+        Kinds = KindsOf();
+        Seen = SeenOnAll();
+        TakenFor = TakenForEachOther();
+        Calibration = HowTheyFared();
+        Slips = SlipsOfReadings();
+        Changed =
+        [
+            .. from told in this.trees
+            let changed = told.Answer is { } answer ? ChangedOpinion.Of(told.Standing, answer, flora) : null
+            where changed is not null
+            select new NamedOtherwise(told.Tree, changed),
+        ];
+    }
+
+    /// <summary>How many trees there are.</summary>
+    public int Trees => trees.Length;
 
     /// <summary>How many visits were made in each month, by its first day.</summary>
-    public IReadOnlyList<(LocalDate Month, int Visits)> Months =>
+    public IReadOnlyList<(LocalDate Month, int Visits)> Months { get; }
+
+    /// <summary>What the trees were, the commonest first.</summary>
+    public IReadOnlyList<(string Name, int Trees)> Kinds { get; }
+
+    /// <summary>Flowers and fruit seen on trees whose kind stands.</summary>
+    public IReadOnlyList<SeenInSeason> Seen { get; }
+
+    /// <summary>How determinations fared, by how certain they were given: those that still stand undisputed, and the rest.</summary>
+    public IReadOnlyList<CertaintyBin> Calibration { get; }
+
+    /// <summary>The pairs of names that one tree was given one after the other: what was taken for what.</summary>
+    public IReadOnlyList<(string First, string Then, int Trees)> TakenFor { get; }
+
+    /// <summary>The characters whose readings most often spoke against what the tree turned out to be.</summary>
+    public IReadOnlyList<CharacterSlips> Slips { get; }
+
+    /// <summary>Determinations that the sieve would make otherwise today.</summary>
+    public IReadOnlyList<NamedOtherwise> Changed { get; }
+
+    private (LocalDate Month, int Visits)[] MonthsOf() =>
         [
             .. trees
-                .SelectMany(tree => tree.Visits)
+                .SelectMany(told => told.Tree.Visits)
                 .Select(visit => visit.Day)
                 .OfType<LocalDate>()
                 .GroupBy(day => new LocalDate(day.Year, day.Month, 1))
@@ -64,11 +131,10 @@ public sealed class SeasonOverview
                 .Select(month => (month.Key, month.Count())),
         ];
 
-    /// <summary>What the trees were, the commonest first.</summary>
-    public IReadOnlyList<(string Name, int Trees)> Kinds =>
+    private (string Name, int Trees)[] KindsOf() =>
         [
             .. trees
-                .Select(tree => OpinionStanding.Of(tree.History).Stands?.Written)
+                .Select(told => told.Standing.Stands?.Written)
                 .OfType<string>()
                 .CountBy(name => name)
                 .OrderByDescending(pair => pair.Value)
@@ -76,12 +142,15 @@ public sealed class SeasonOverview
                 .Select(pair => (pair.Key, pair.Value)),
         ];
 
-    /// <summary>Flowers and fruit seen on trees whose kind stands.</summary>
-    public IReadOnlyList<SeenInSeason> Seasons =>
+    private SeenInSeason[] SeenOnAll() =>
         [
-            .. trees.SelectMany(tree =>
-                KindOf(tree) is { } kind ? tree.Visits.Where(visit => visit.Day is not null).SelectMany(visit => SeenOn(visit, kind)) : []
-            ),
+            .. from told in trees
+            let kind = KindOf(told)
+            where kind is not null
+            from visit in told.Tree.Visits
+            where visit.Day is not null
+            from seen in SeenOn(visit, kind)
+            select seen,
         ];
 
     private IEnumerable<SeenInSeason> SeenOn(Visit visit, Taxon kind)
@@ -100,19 +169,18 @@ public sealed class SeasonOverview
             }
     }
 
-    /// <summary>The characters whose readings most often spoke against what the tree turned out to be.</summary>
-    /// <param name="held">The characters whose readings a kind can't show, by the strict school.</param>
-    public IReadOnlyList<CharacterSlips> Slips(Func<SeasonTree, Taxon, IReadOnlyList<string>> held)
+    // Readings of what the kind that stands can't show, by the strict school.
+    private CharacterSlips[] SlipsOfReadings()
     {
         var (of, against) = (new Dictionary<string, int>(), new Dictionary<string, int>());
-        foreach (var tree in trees)
+        foreach (var told in trees)
         {
-            if (KindOf(tree) is not { } kind)
+            if (told.Answer is not { } answer || KindOf(told) is not { } kind)
                 continue;
-            foreach (var reading in tree.Visits.SelectMany(visit => visit.Content.Readings))
+            foreach (var reading in told.Tree.Visits.SelectMany(visit => visit.Content.Readings))
                 if (reading.Character is { } character)
                     of[character] = of.GetValueOrDefault(character) + 1;
-            foreach (var character in held(tree, kind))
+            foreach (var character in answer.Candidates.First(candidate => candidate.Taxon.Name == kind.Name).Held)
                 against[character] = against.GetValueOrDefault(character) + 1;
         }
         return
@@ -126,16 +194,15 @@ public sealed class SeasonOverview
         ];
     }
 
-    /// <summary>The pairs of names that one tree was given one after the other: what was taken for what.</summary>
-    public IReadOnlyList<(string First, string Then, int Trees)> TakenFor =>
+    private (string First, string Then, int Trees)[] TakenForEachOther() =>
         [
             .. trees
-                .SelectMany(tree =>
+                .SelectMany(told =>
                 {
                     string[] names =
                     [
-                        .. tree
-                            .History.Where(line => line is { Kind: OpinionKind.Determined, IsWithdrawn: false })
+                        .. told
+                            .Tree.History.Where(line => line is { Kind: OpinionKind.Determined, IsWithdrawn: false })
                             .Select(line => line.Name),
                     ];
                     return names.Zip(names.Skip(1)).Where(pair => pair.First != pair.Second);
@@ -146,33 +213,27 @@ public sealed class SeasonOverview
                 .Select(pair => (pair.Key.First, pair.Key.Second, pair.Value)),
         ];
 
-    /// <summary>How determinations fared, by how certain they were given: those that still stand undisputed, and the rest.</summary>
-    public IReadOnlyList<CertaintyBin> Calibration
+    private CertaintyBin[] HowTheyFared()
     {
-        get
-        {
-            var given = trees.SelectMany(tree =>
-            {
-                var standing = OpinionStanding.Of(tree.History);
-                return tree
-                    .History.Where(line => line is { Kind: OpinionKind.Determined, IsWithdrawn: false, Probability: not null })
-                    .Select(line => (Chance: line.Probability!.Value, Stood: line.Name == standing.Stands?.Name && !standing.IsDisputed));
-            });
-            var all = given.ToArray();
-            return
-            [
-                .. Borders
-                    .Zip(Borders.Skip(1))
-                    .Select(bin => (bin, In: all.Where(line => line.Chance >= bin.First && line.Chance < bin.Second).ToArray()))
-                    .Select(pair => new CertaintyBin(
-                        pair.bin.First,
-                        Math.Min(1, pair.bin.Second),
-                        pair.In.Length,
-                        pair.In.Count(line => line.Stood)
-                    )),
-            ];
-        }
+        var all = (
+            from told in trees
+            from line in told.Tree.History
+            where line is { Kind: OpinionKind.Determined, IsWithdrawn: false, Probability: not null }
+            select (Chance: line.Probability!.Value, Stood: told.Stands(line))
+        ).ToArray();
+        return
+        [
+            .. Borders
+                .Zip(Borders.Skip(1))
+                .Select(bin => (bin, In: all.Where(line => line.Chance >= bin.First && line.Chance < bin.Second).ToArray()))
+                .Select(pair => new CertaintyBin(
+                    pair.bin.First,
+                    Math.Min(1, pair.bin.Second),
+                    pair.In.Length,
+                    pair.In.Count(line => line.Stood)
+                )),
+        ];
     }
 
-    private Taxon? KindOf(SeasonTree tree) => OpinionStanding.Of(tree.History).Stands is { } stands ? flora.FindTaxon(stands.Name) : null;
+    private Taxon? KindOf(Told told) => told.Standing.Stands is { } stands ? flora.FindTaxon(stands.Name) : null;
 }

@@ -1,5 +1,6 @@
 using System.Globalization;
 using Microsoft.AspNetCore.Mvc.RazorPages;
+using VerdantSieve.Core.Trees;
 using VerdantSieve.Web.Drawings;
 using VerdantSieve.Web.Notebooks;
 
@@ -8,7 +9,7 @@ namespace VerdantSieve.Web.Pages.Trees;
 /// <summary>What the season came to: what, where and when; what was taken for what; how certain determinations fared.</summary>
 public sealed class SeasonModel(SeasonDesk desk) : PageModel
 {
-    public Season Season { get; private set; } = null!;
+    public SeasonOverview Season { get; private set; } = null!;
 
     public async Task OnGet(CancellationToken cancel) => Season = await desk.Take(cancel);
 
