@@ -85,34 +85,33 @@ public static class MapPicture
     public static string Ground(LocalMap map, IReadOnlyList<GeoFeature> features, IReadOnlyList<IReadOnlyList<Position>> ways)
     {
         var svg = new StringBuilder();
-        var seen = features.Where(feature => feature.Lines.Any(line => IsInSight(map, line))).ToArray();
-        foreach (var feature in seen.OrderBy(feature => Layers.IndexOf(feature.Kind)))
+        var seen = features
+            .Select(feature => new Laid(feature, [.. feature.Lines.Select(line => OnMap(map, line))]))
+            .Where(laid => laid.Lines.Any(line => IsInSight(map, line)))
+            .ToArray();
+        foreach (var (feature, lines) in seen.OrderBy(laid => Layers.IndexOf(laid.Feature.Kind)))
         {
-            if (feature.Lines.All(line => line.Count == 1))
-                foreach (var spot in feature.Lines.Select(line => map.At(line[0])))
+            if (lines.All(line => line.Length == 1))
+                foreach (var spot in lines.Select(line => line[0]))
                     svg.Append(
                         CultureInfo.InvariantCulture,
                         $"<circle class=\"building\" cx=\"{N(spot.X)}\" cy=\"{N(spot.Y)}\" r=\"2.5\"/>"
                     );
             else
                 svg.Append($"<path class=\"{feature.Kind}\" d=\"")
-                    .AppendJoin("", feature.Lines.Select(line => PathOf(map, line) + (feature.IsArea ? "Z" : "")))
+                    .AppendJoin("", lines.Select(line => PathOf(line) + (feature.IsArea ? "Z" : "")))
                     .Append("\"/>");
         }
-        foreach (
-            var feature in seen.Where(feature =>
-                feature.Name.Length > 0 && feature.Kind is not (GroundKinds.Edge or GroundKinds.Path or GroundKinds.Road)
-            )
-        )
+        foreach (var laid in seen.Where(laid => IsNamed(laid.Feature)))
         {
-            var at = NamedAt(map, feature);
+            var at = NamedAt(laid);
             svg.Append(
                 CultureInfo.InvariantCulture,
-                $"<text class=\"placename\" x=\"{N(at.X)}\" y=\"{N(at.Y)}\">{WebUtility.HtmlEncode(feature.Name)}</text>"
+                $"<text class=\"placename\" x=\"{N(at.X)}\" y=\"{N(at.Y)}\">{WebUtility.HtmlEncode(laid.Feature.Name)}</text>"
             );
         }
         foreach (var way in ways.Where(way => way.Count > 1))
-            svg.Append(CultureInfo.InvariantCulture, $"<path class=\"way\" d=\"{PathOf(map, way)}\"/>");
+            svg.Append(CultureInfo.InvariantCulture, $"<path class=\"way\" d=\"{PathOf(OnMap(map, way))}\"/>");
         Scale(svg, map);
         return svg.ToString();
     }
@@ -207,34 +206,34 @@ public static class MapPicture
         );
     }
 
-    private static bool IsInSight(LocalMap map, IReadOnlyList<Position> line)
-    {
-        var points = line.Select(map.At).ToArray();
-        return points.Max(at => at.X) >= 0
-            && points.Min(at => at.X) <= map.Width
-            && points.Max(at => at.Y) >= 0
-            && points.Min(at => at.Y) <= map.Height;
-    }
+    // A thing with its lines as they lie on the map: each of its points is laid there once.
+    private sealed record Laid(GeoFeature Feature, IReadOnlyList<Point[]> Lines);
+
+    private static Point[] OnMap(LocalMap map, IReadOnlyList<Position> line) => [.. line.Select(map.At)];
+
+    private static bool IsInSight(LocalMap map, Point[] line) =>
+        line.Max(at => at.X) >= 0 && line.Min(at => at.X) <= map.Width && line.Max(at => at.Y) >= 0 && line.Min(at => at.Y) <= map.Height;
+
+    private static bool IsNamed(GeoFeature feature) =>
+        feature.Name.Length > 0 && feature.Kind is not (GroundKinds.Edge or GroundKinds.Path or GroundKinds.Road);
 
     // In the middle of an area or half along a line; a point's name stands above it.
-    private static Point NamedAt(LocalMap map, GeoFeature feature)
+    private static Point NamedAt(Laid laid)
     {
-        var line = feature.Lines[0];
-        if (line.Count == 1)
-            return map.At(line[0]) is var spot ? new Point(spot.X, spot.Y - 6) : default;
-        return feature.IsArea
-            ? map.At(new Position(line.Average(point => point.Latitude), line.Average(point => point.Longitude), 0))
-            : map.At(line[line.Count / 2]);
+        var line = laid.Lines[0];
+        if (line.Length == 1)
+            return new Point(line[0].X, line[0].Y - 6);
+        return laid.Feature.IsArea ? new Point(line.Average(at => at.X), line.Average(at => at.Y)) : line[line.Length / 2];
     }
 
-    private static string PathOf(LocalMap map, IReadOnlyList<Position> line)
+    private static string PathOf(Point[] line)
     {
         var path = new StringBuilder();
         Point? last = null;
-        for (var i = 0; i < line.Count; i++)
+        for (var i = 0; i < line.Length; i++)
         {
-            var at = map.At(line[i]);
-            if (last is { } before && i < line.Count - 1 && Math.Abs(at.X - before.X) < Pen && Math.Abs(at.Y - before.Y) < Pen)
+            var at = line[i];
+            if (last is { } before && i < line.Length - 1 && Math.Abs(at.X - before.X) < Pen && Math.Abs(at.Y - before.Y) < Pen)
                 continue;
             path.Append(CultureInfo.InvariantCulture, $"{(last is null ? 'M' : 'L')}{N(at.X)} {N(at.Y)}");
             last = at;

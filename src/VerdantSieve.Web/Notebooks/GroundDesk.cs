@@ -42,8 +42,8 @@ public sealed class GroundDesk(MapBook maps, IMemoryCache read)
         var features = new List<GeoFeature>();
         foreach (var map in near.Take(MostAtOnce))
             features.AddRange(await Features(map, cancel));
-        if (points.Length > 0 ? points.Any(ReserveMap.IsNear) : features.Count == 0)
-            features.InsertRange(0, ReserveMap.Features);
+        if (points.Length > 0 ? points.Any(ReserveMap.Map.Extent.IsNear) : features.Count == 0)
+            features.InsertRange(0, ReserveMap.Map.Features);
         return new GroundView(trees, ways, features, points, address);
     }
 
