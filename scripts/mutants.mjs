@@ -43,6 +43,8 @@ function measure(folders) {
       // Capturing which test covers what fails with this runner; without it every mutant runs all tests.
       'coverage-analysis': 'off',
       concurrency: 2,
+      // A machine that does other things beside is slow, and a slow run is no change that was noticed.
+      'additional-timeout': 60000,
       reporters: ['json'],
       // Sentences are compared where they matter; words within messages are not counted.
       'ignore-mutations': ['string'],

@@ -272,6 +272,7 @@ public static class StateDrawings
         Colour("leaf-colour", "yellow-green green dark-green blue-green grey-green yellow purple variegated", Swatches.Leaf);
         Colour("autumn-colour", "yellow orange red purple brown", Swatches.Leaf);
         Colour("underside-colour", "green paler white bluish yellowish rusty", Swatches.Underside);
+        Colour("petiole-colour", "green red yellow", Swatches.Petiole);
         Colour("twig-colour", "green yellow orange red brown grey purple", Swatches.Twig);
         Colour("pith-colour", "white pink orange brown", Swatches.Pith);
         Colour("bud-colour", "green yellow red brown grey black white purple", Swatches.Bud);

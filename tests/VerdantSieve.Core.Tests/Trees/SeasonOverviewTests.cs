@@ -44,7 +44,12 @@ public class SeasonOverviewTests
     public void Flowers_seen_are_held_against_the_calendar_of_the_kind_that_stands()
     {
         var seen = Of(
-            new SeasonTree("a", "a", [On("2026-05-10", true), On("2026-06-10", true), On("2026-07-01", false)], [Named(1, "Aus primus", 0.9)])
+            new SeasonTree(
+                "a",
+                "a",
+                [On("2026-05-10", true), On("2026-06-10", true), On("2026-07-01", false)],
+                [Named(1, "Aus primus", 0.9)]
+            )
         ).Seen;
         Assert.Equal(["2026-05-10", "2026-06-10"], seen.Select(one => one.Day.ToString("uuuu-MM-dd", null)));
         Assert.True(seen[0].DaysInside >= 0);
@@ -69,7 +74,12 @@ public class SeasonOverviewTests
     {
         var visit = On("2026-05-10", true);
         var barks = new RawReading("bark") { States = [bark], Certainty = "sure" };
-        return new SeasonTree(bark, bark, [visit with { Content = visit.Content with { Readings = [.. visit.Content.Readings, barks] } }], history);
+        return new SeasonTree(
+            bark,
+            bark,
+            [visit with { Content = visit.Content with { Readings = [.. visit.Content.Readings, barks] } }],
+            history
+        );
     }
 
     [Fact]

@@ -9,7 +9,7 @@ namespace VerdantSieve.Flora.Tests.Speech;
 /// judgement of one reader, no source. What is not listed should be left, not guessed.</summary>
 public class SpeechCorpusTests
 {
-    private const double Right = 0.97,
+    private const double Right = 0.98,
         Wrong = 0.01;
 
     private static readonly SpeechReader Reader = new(ShippedFlora.Flora, new VocabularyIndex(ShippedFlora.Flora.Vocabulary));
@@ -47,7 +47,7 @@ public class SpeechCorpusTests
             where heard.Readings.Count == 0 && heard.Left.Count == 0 && !heard.HasCircumstances
             select $"{character.Id}:{state.Id}: {word}";
         // These say something of their noun alone, and nothing by themselves.
-        Assert.Equal(["crown:spreading: wide", "end-leaflet-size:larger: large", "underside-colour:paler: pale"], silent.Order());
+        Assert.Equal(["crown:spreading: wide", "underside-colour:paler: pale"], silent.Order());
     }
 
     private static (string Text, string[] Expected)[] Lines(string file) =>

@@ -45,6 +45,13 @@ internal static class Swatches
         return new Drawing(coloured);
     }
 
+    /// <summary>A leaf stalk in a colour, under a plain leaf.</summary>
+    public static Drawing Petiole(Tint tint) =>
+        new([
+            .. LeafDrawing.Blade(LeafForm.With(("shape", "ovate"), ("base", "rounded"))).Strokes,
+            Stroke.Area(tint, [At(-0.03, 0.02), At(0.03, 0.02), At(0.045, -0.55), At(0.06, -0.62), At(-0.06, -0.62), At(-0.045, -0.55)]),
+        ]);
+
     /// <summary>A leaf with its tip turned over, so that its underside is seen.</summary>
     public static Drawing Underside(Tint tint)
     {

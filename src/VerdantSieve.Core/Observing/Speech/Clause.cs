@@ -40,7 +40,7 @@ internal sealed record Clause(IReadOnlyList<SpokenItem> Items)
         && Items.All(item =>
             item is AmountItem { IsBare: true }
             || item is PhraseItem { Meaning: var meaning }
-                && (IsWhereOrWhen(meaning) || meaning.Role is SpokenRole.Silent or SpokenRole.Degree)
+                && (IsWhereOrWhen(meaning) || meaning.Role is SpokenRole.Silent or SpokenRole.Degree or SpokenRole.On)
         );
 
     /// <summary>Whether a noun begins it, as in “twig green, hairy”; else what is said stands before its noun: “green twig”.</summary>

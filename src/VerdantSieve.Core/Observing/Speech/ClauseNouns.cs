@@ -22,7 +22,8 @@ internal sealed class ClauseNouns(SpeechListener listener, Clause clause, Phrase
         var before = Before(at);
         var behind = Behind(at, out var freed);
         // “twig green, buds white”: the noun goes before; “green twig”: it goes behind.
-        var first = behind is null || nounFirst && !freed;
+        // “leaves grey beneath”: the side goes behind whatever goes before.
+        var first = behind is null || nounFirst && !freed && !behind.Meaning.IsSide;
         if (first)
             foreach (var item in before)
                 yield return item;
@@ -31,6 +32,8 @@ internal sealed class ClauseNouns(SpeechListener listener, Clause clause, Phrase
         if (!first)
             foreach (var item in before)
                 yield return item;
+        if (OnWhat(at) is { } on)
+            yield return on;
         if (before.Count > 0 || behind is not null)
             yield break;
         foreach (var item in listener.Spoken)
@@ -63,6 +66,9 @@ internal sealed class ClauseNouns(SpeechListener listener, Clause clause, Phrase
         freed = false;
         for (var i = at + 1; i < clause.Items.Count && i - at < 8; i++)
         {
+            // “white four-petalled flowers”.
+            if (clause.Items[i] is AmountItem { Counts.Count: > 0 })
+                continue;
             if (clause.Items[i] is not PhraseItem item)
                 return null;
             if (item.Meaning.IsSide && listener.SpeaksOfBark || IsPlaceOnIt(item, at))
@@ -78,6 +84,16 @@ internal sealed class ClauseNouns(SpeechListener listener, Clause clause, Phrase
         }
         return null;
     }
+
+    // “blisters on grey bark”.
+    private PhraseItem? OnWhat(int at) =>
+        at + 2 < clause.Items.Count && clause.Items[at + 1] is PhraseItem lies && lies.Plays(SpokenRole.On)
+            ? clause
+                .Items.Skip(at + 2)
+                .TakeWhile(item => item is PhraseItem)
+                .Cast<PhraseItem>()
+                .FirstOrDefault(item => item.Meaning is { IsTopic: true, States.Count: 0 } or { HasNoun: true } or { Organ: not null })
+            : null;
 
     // “bark scaly at the base”: of bark and of twigs it is a place, of leaves a part.
     private bool IsPlaceOnIt(PhraseItem item, int at) =>

@@ -137,7 +137,7 @@ internal sealed class ClauseReading(SpeechListener listener, Clause clause, Phra
     private bool IsOfSomethingElse(int at) =>
         at + 1 < clause.Items.Count
         && clause.Items[at + 1] is UnknownItem
-        && (at == 0 || clause.Items[at - 1] is PhraseItem before && before.Plays(SpokenRole.Silent))
+        && (at == 0 || clause.Items[at - 1] is PhraseItem before && (before.Plays(SpokenRole.Silent) || before.Plays(SpokenRole.On)))
         && clause.Items[at] is PhraseItem { Meaning: { IsWhole: false, IsThing: false } meaning }
         && !meaning.States.Any(meant => StateChoice.IsPlainspoken(meant.Character));
 
@@ -163,17 +163,16 @@ internal sealed class ClauseReading(SpeechListener listener, Clause clause, Phra
             listener.HearCircumstance(item.Meaning);
         if (!not)
             return;
-        var absent = item
-            .Meaning.About.OfType<StateCharacter>()
-            .Select(character =>
-                (character, State: character.States.FirstOrDefault(state => state.Id is "none" or "absent" or "none-or-lost"))
-            )
-            .Where(pair => pair.State is not null)
-            .ToArray();
+        // “no leaf stalk” says nothing of its hair, its form or its colour.
+        var absent =
+            item.Meaning.Named.OfType<StateCharacter>().ToArray() is [var named]
+            && named.States.FirstOrDefault(state => state.Id is "none" or "absent" or "none-or-lost") is { } none
+                ? (named, none)
+                : ((StateCharacter, State)?)null;
         if (item.Meaning.About.FirstOrDefault(IsLookedFor) is { } sought)
             Say(item, new Mention(sought, item.Span) { There = false, Certainty = certainty });
-        else if (absent is [var (character, state)])
-            Say(item, new Mention(character, item.Span) { State = state!.Id, Certainty = certainty });
+        else if (absent is var (character, state))
+            Say(item, new Mention(character, item.Span) { State = state.Id, Certainty = certainty });
         else
             return;
         item.Used = true;
@@ -197,13 +196,14 @@ internal sealed class ClauseReading(SpeechListener listener, Clause clause, Phra
     // “brown buds” names the buds as well.
     private static bool Names(Meaning said, Meaning noun) => said == noun || said.HasNoun && noun.About.IsSubsetOf(said.About);
 
-    // A thing that is looked for and named without more is there: “flowers”, “sprouts from the base”.
+    // A thing that is looked for and named without more is there: “flowers”, “sprouts from the base”. A name of several words says it in
+    // any company: “up a tree with hairy roots”.
     private void HearNouns()
     {
         foreach (var item in clause.Items.OfType<PhraseItem>().Where(item => !item.Used && item.Meaning.IsTopic))
             if (
                 item.Meaning.About.FirstOrDefault(IsLookedFor) is { } sought
-                && clause.Items.All(other => other == item || SaysNothing(other))
+                && (item.Meaning is { Words: > 1, About.Count: 1 } || clause.Items.All(other => other == item || SaysNothing(other)))
             )
             {
                 item.Used = true;

@@ -69,7 +69,7 @@ internal sealed class ClauseSizes(SpeechListener listener, Clause clause, Clause
     private Character? Counted(AmountItem item, PhraseItem[] nouns, bool isShare)
     {
         if (item.Counts.Count == 1)
-            return item.Counts.First();
+            return IsOfAnotherOrgan(item, item.Counts.First()) ? null : item.Counts.First();
         if (item.Amount.Unit is not null || item.Dimension is not null || item.IsBare && item.Amount is { Low: 1, High: 1 })
             return null;
         foreach (var noun in nouns)
@@ -80,6 +80,12 @@ internal sealed class ClauseSizes(SpeechListener listener, Clause clause, Clause
             ? listener.LastCounted
             : null;
     }
+
+    // “four-lobed fruits” are no leaves.
+    private bool IsOfAnotherOrgan(AmountItem item, Character counted) =>
+        clause.Items.SkipWhile(other => other != item).Skip(1).FirstOrDefault() is PhraseItem { Meaning.Organ: { } organ } next
+        && organ != Organs.Of(counted)
+        && item.Span.End + 1 == next.Span.Start;
 
     private CountCharacter[] CountsOf(Meaning noun)
     {

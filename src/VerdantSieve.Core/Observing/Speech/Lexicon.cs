@@ -26,9 +26,9 @@ internal sealed class Lexicon
         foreach (var character in flora.Characters.OfType<PresenceCharacter>())
             AddSeen(character);
         foreach (var taxon in flora.Taxa)
-            foreach (var name in (string[])[taxon.Name.Text, .. taxon.CommonNames, flora.GenusWord(taxon.Name.Genus), taxon.Name.Genus])
-                if (names.At(name) is { } bearers && !bearers.Contains(taxon))
-                    bearers.Add(taxon);
+        foreach (var name in (string[])[taxon.Name.Text, .. taxon.CommonNames, flora.GenusWord(taxon.Name.Genus), taxon.Name.Genus])
+            if (names.At(name) is { } bearers && !bearers.Contains(taxon))
+                bearers.Add(taxon);
     }
 
     public Vocabulary Vocabulary { get; }
@@ -63,7 +63,12 @@ internal sealed class Lexicon
     private void AddNouns(Character character)
     {
         foreach (var name in character.Also.Append(character.Label))
-            About(name, character);
+            if (phrases.At(name) is { } meaning)
+            {
+                meaning.About.Add(character);
+                meaning.Named.Add(character);
+                meaning.Words = PhraseTree<Meaning>.Words(name).Length;
+            }
         var halves = character.Phrase.Split("{}", 2, StringSplitOptions.TrimEntries);
         // “leaf stalk {} long” is said of the leaf stalk; “{} lobes” counts lobes.
         if (halves[0].Length > 0)
@@ -132,6 +137,9 @@ internal sealed class Lexicon
             var last = name[(name.LastIndexOf(' ') + 1)..];
             var counted = last[^1] == 's' && WordForms.Numbers.ContainsKey(WordForms.Of(last));
             if (counted || phrases.At(Bare(name)) is not { } meaning)
+                return;
+            // “broad at the top” is no broad leaf.
+            if (meaning.Dimension is not null && character.Id == CharacterIds.Foliage)
                 return;
             meaning.States.RemoveAll(meant => meant.Character == character && !meant.Owned && meant.Word == id);
             if (meaning.States.All(meant => meant.Character != character || meant.Word != id))

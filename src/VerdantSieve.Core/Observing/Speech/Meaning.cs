@@ -13,6 +13,10 @@ internal sealed class Meaning
     /// <summary>The characters that it names, or whose part of the plant it names: what is said next to it is about one of these.</summary>
     public HashSet<Character> About { get; } = new(ReferenceEqualityComparer.Instance);
 
+    /// <summary>Those of <see cref="About"/> that it is a name of, and not only the part they are said of: “leaf stalk” is no name of the
+    /// hair on it.</summary>
+    public HashSet<Character> Named { get; } = new(ReferenceEqualityComparer.Instance);
+
     /// <summary>The counts that it is the counted thing of: “lobes”.</summary>
     public HashSet<Character> Counts { get; } = new(ReferenceEqualityComparer.Instance);
 
@@ -89,6 +93,9 @@ internal enum SpokenRole
 
     /// <summary>It says nothing, and may stand between a word and its noun: “very”, “large”.</summary>
     Degree,
+
+    /// <summary>It says nothing but that the one lies on the other: “blisters on grey bark”.</summary>
+    On,
 
     /// <summary>From the one to the other: “ovate to lanceolate”.</summary>
     To,

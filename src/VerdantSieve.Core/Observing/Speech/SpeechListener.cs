@@ -47,7 +47,8 @@ internal sealed class SpeechListener(Lexicon lexicon, SpokenAbout about)
     /// <summary>The last thing that was counted: “usually 7 leaflets, rarely 9”.</summary>
     public Character? LastCounted { get; set; }
 
-    private bool speaksOfNeedles;
+    private bool speaksOfNeedles,
+        namesNeedles;
     private readonly Dictionary<string, HashSet<string>> shown = [];
     private readonly Dictionary<string, HashSet<int>> said = [];
 
@@ -74,8 +75,13 @@ internal sealed class SpeechListener(Lexicon lexicon, SpokenAbout about)
         lexicon
             .Vocabulary.ConditionsOf(character)
             .All(condition =>
-                condition.IsPresence || !shown.TryGetValue(condition.CharacterId, out var states) || states.Any(condition.Admits)
+                condition.IsPresence
+                || (shown.TryGetValue(condition.CharacterId, out var states) ? states.Any(condition.Admits) : IsOfItsFoliage(condition))
             );
+
+    // “pinnate needles”: where needles are named anywhere, nothing is said of broad leaves.
+    private bool IsOfItsFoliage(Condition condition) =>
+        !namesNeedles || condition.CharacterId != CharacterIds.Foliage || condition.Admits(Needle);
 
     /// <summary>Whether another state of the character was said before in another sentence, at no place.</summary>
     public bool SaidOtherwise(StateMeant meant) =>
@@ -93,6 +99,7 @@ internal sealed class SpeechListener(Lexicon lexicon, SpokenAbout about)
     public void Hear(IReadOnlyList<SpokenItem> items)
     {
         IsCompound = about.IsCompound || items.Any(SaysCompound);
+        namesNeedles = items.Any(NamesNeedles);
         foreach (var sentence in Clause.Sentences(items))
         {
             remembered.Clear();
@@ -199,7 +206,16 @@ internal sealed class SpeechListener(Lexicon lexicon, SpokenAbout about)
     }
 
     private static bool IsOfNeedles(Mention mention) =>
-        mention.Character.Part == "needles" || mention is { Character.Id: CharacterIds.Foliage, State: "needle" or "awl", Not: false };
+        mention.Character.Part == "needles" || mention is { Character.Id: CharacterIds.Foliage, State: Needle or "awl", Not: false };
+
+    private const string Needle = "needle";
+
+    private static bool NamesNeedles(SpokenItem item) =>
+        item is PhraseItem { Meaning: var meaning }
+        && (
+            meaning.States.Any(meant => meant is { Character.Id: CharacterIds.Foliage, Word: Needle })
+            || meaning.IsWhole && meaning.States.Count > 0 && meaning.States.All(meant => meant.Character.Part == "needles")
+        );
 
     private static bool SaysCompound(SpokenItem item) =>
         item switch

@@ -26,7 +26,7 @@ internal sealed class SpeechScanner
     public static IReadOnlyList<SpokenItem> Scan(Lexicon lexicon, string text)
     {
         var scanner = new SpeechScanner(lexicon, text);
-        for (var at = 0; at < scanner.tokens.Count;)
+        for (var at = 0; at < scanner.tokens.Count; )
             at = scanner.Next(at);
         return scanner.items;
     }
@@ -110,15 +110,13 @@ internal sealed class SpeechScanner
         if (amount is null)
             return 0;
         var (behind, dimension, counts) = Behind(end);
-        // “three main veins from the base” is no count, “two flat rows” neither.
-        if (
-            phrase is var (meaning, phraseEnd)
-            && phraseEnd > (counts.Count > 0 ? behind : at + 1)
-            && (meaning.States.Count > 0 || meaning.IsTopic)
-        )
+        // “three main veins from the base” is no count, “two flat rows” neither, and “four-sided needles” are not four.
+        if (phrase is var (meaning, reached) && (meaning.States.Count > 0 || meaning.IsTopic) && SaysMore(reached))
             return 0;
         items.Add(new AmountItem(SpanOf(at, behind), amount, dimension, counts));
         return behind;
+
+        bool SaysMore(int reached) => counts.Count == 0 ? reached > at + 1 : reached > behind || reached == behind && !IsCounted(end);
     }
 
     // What stands behind an amount: which way it was taken, or what was counted.
@@ -155,8 +153,15 @@ internal sealed class SpeechScanner
         return (end, null, []);
     }
 
+    // Whether what is counted stands straight behind the number.
+    private bool IsCounted(int end)
+    {
+        var at = end < tokens.Count && tokens[end].Kind == TokenKind.Dash ? end + 1 : end;
+        return at < tokens.Count && (CountedAsAdjective(at) is not null || lexicon.Phrase(tokens, at) is ({ Counts.Count: > 0 }, _));
+    }
+
     private static bool IsPassedOver(Meaning meaning) =>
-        meaning.States.Count > 0 ? !meaning.IsThing : meaning.Role is SpokenRole.Silent or SpokenRole.Degree;
+        meaning.States.Count > 0 ? !meaning.IsThing : meaning.Role is SpokenRole.Silent or SpokenRole.Degree or SpokenRole.On;
 
     // “five-lobed” counts lobes.
     private IReadOnlyCollection<Character>? CountedAsAdjective(int at)

@@ -12,7 +12,7 @@ internal static class SpokenPhrases
             SpokenRole.Silent,
             """
             a, an, the, this, that, these, those, it, its, it’s, it is, is, are, was, were, be, being, been, has, have, having, had, with,
-            of, at, on, for, by, from, as, i, i see, i found, i saw, i have, we, you, my, our, there, there is, there are, here, which,
+            of, at, for, by, from, as, i, i see, i found, i saw, i have, we, you, my, our, there, there is, there are, here, which,
             where, when, really, just, only, also, too, so, then, well, looks, look, looking, seen, see, found, saw, show, shows, showing,
             all, both, each, every, any, other, others, their, them, they, up, out, down, about it, on the same tree, on the same plant,
             on this tree, on this plant, on one tree, on one plant, on the tree, same tree, same plant, the plant, plant, the tree, this
@@ -23,7 +23,7 @@ internal static class SpokenPhrases
             different, rest, own, today, now, currently, this morning, this week, hang, hangs, come, comes, sit, sits, stand, stands,
             several, between, whether, color, shape, size, number, texture, round a, round the, round each, near my house, looks like,
             feel, feels, get, gets, becoming, become, becomes, than, rather than, held, bear, bears, bearing, ending, ends, end in, ends in,
-            on long stems
+            on long stems, new england, everywhere, all around, nearby, all over the place, vine-like, vinelike, tree-like, shrub-like
             """
         ),
         (
@@ -34,6 +34,7 @@ internal static class SpokenPhrases
             young, fresh, healthy, new, ripe, unripe
             """
         ),
+        (SpokenRole.On, "on, all over"),
         (SpokenRole.To, "to, through"),
         (
             SpokenRole.Not,
@@ -199,7 +200,8 @@ internal static class SpokenPhrases
             """
             street tree, planted, garden, park, yard, in a garden, in the garden, garden tree, in a park, in the park, park tree, in a
             yard, in the yard, yard tree, roadside planting, in cultivation, cultivated, in my garden, in my yard, planted tree, in a
-            front yard, in a churchyard, in a car park, in a parking lot
+            front yard, in a churchyard, in a car park, in a parking lot, street, city street, on the street, along the street, sidewalk,
+            backyard, back yard, front garden, back garden, churchyard, car park, parking lot, schoolyard
             """
         ),
         (Setting.Wild, "wild, growing wild, in the wild, native, self-sown, self-seeded"),
@@ -230,13 +232,30 @@ internal static class SpokenPhrases
     // Names that people use for what the scheme calls otherwise.
     private static readonly (string Code, string Words)[] Countries =
     [
-        ("GRB", "england, britain, great britain, scotland, wales, uk, the uk, united kingdom"),
-        ("GER", "germany, bavaria"),
-        ("NET", "netherlands, the netherlands, holland"),
-        ("NWY", "new york, new york state, upstate new york"),
-        ("WAS", "washington state"),
-        ("BRC", "bc, british columbia"),
-        ("QUE", "quebec"),
+        (
+            "GRB",
+            """
+            england, britain, great britain, scotland, wales, uk, the uk, united kingdom, london, yorkshire, kent, surrey, sussex, cornwall,
+            devon, somerset, norfolk, suffolk, essex, hampshire, oxfordshire, cumbria, northumberland, lancashire, edinburgh, glasgow
+            """
+        ),
+        ("IRE", "northern ireland, dublin, belfast, cork, galway"),
+        ("FRA", "paris, brittany, normandy, provence"),
+        ("BGM", "brussels, flanders, wallonia"),
+        ("NET", "netherlands, the netherlands, holland, amsterdam"),
+        ("GER", "germany, bavaria, berlin, hamburg, munich"),
+        ("DEN", "copenhagen, jutland"),
+        ("NWY", "new york, new york state, upstate new york, new york city, long island"),
+        ("MAS", "boston, cape cod"),
+        ("PEN", "philadelphia, pittsburgh"),
+        ("ILL", "chicago"),
+        ("GEO", "atlanta"),
+        ("WAS", "washington state, seattle, puget sound"),
+        ("ORE", "willamette valley"),
+        ("CAL", "san francisco, los angeles, sierra nevada"),
+        ("BRC", "bc, british columbia, vancouver"),
+        ("ONT", "toronto, ottawa"),
+        ("QUE", "quebec, montreal"),
     ];
 
     private static readonly string[] Months =

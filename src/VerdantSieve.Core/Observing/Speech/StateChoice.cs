@@ -60,8 +60,10 @@ internal sealed class StateChoice(SpeechListener listener, Clause clause)
     // No fruit and no needles were spoken of, so that “hanging” is not said of cones.
     private bool IsThereToBeSaid(Character character, Meaning meaning)
     {
-        var mustBeThere = character.Part == "fruit" || character.Part == "needles" && !meaning.IsWhole;
-        return !mustBeThere || IsPlainspoken(character) || listener.IsThere(character);
+        // “hop-like fruit” names the fruit itself.
+        var namesFruit = meaning is { HasNoun: true, Organ: Organ.Fruit };
+        var mustBeThere = character.Part == "fruit" && !namesFruit || character.Part == "needles" && !meaning.IsWhole;
+        return !mustBeThere || IsPlainspoken(character) && character.Part != "needles" || listener.IsThere(character);
     }
 
     private bool MayStandBeside(StateMeant candidate, PhraseItem noun) =>
