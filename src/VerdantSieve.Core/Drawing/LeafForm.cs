@@ -13,14 +13,14 @@ public sealed class LeafForm
         [(CharacterIds.Structure, "pinnate")] = ("odd-pinnate", false),
         [(CharacterIds.Structure, "compound")] = ("odd-pinnate", true),
         [("margin", "toothed")] = ("serrate", false),
-        [("lobing", "lobed")] = ("palmate", true),
+        [(Lobing, "lobed")] = ("palmate", true),
         [("shape", "oval")] = ("elliptic", false),
         [("shape", "narrow")] = ("lanceolate", false),
         [("venation", "feathered")] = ("pinnate-looping", false),
     };
 
     // Where a plant shows several of these, its leaves are drawn in turn.
-    private static readonly string[] Varied = ["lobing", "shape", CharacterIds.Structure, "margin"];
+    private static readonly string[] Varied = [Lobing, "shape", CharacterIds.Structure, "margin"];
 
     private const int MostForms = 4;
     private const string Present = "present";
@@ -70,8 +70,23 @@ public sealed class LeafForm
             states[CharacterIds.Structure] = three ? "trifoliate" : "odd-pinnate";
             loose |= !three;
         }
+        // What was read of lobes says that there are some; how they stand was not said, so that they are dotted.
+        if (!states.ContainsKey(Lobing) && IsOfLobes(states, numbers))
+        {
+            states[Lobing] = numbers.GetValueOrDefault(LobeCount) > MostLikeAHand ? "pinnate" : "palmate";
+            loose = true;
+        }
         return new LeafForm(states, numbers) { IsLoose = loose };
     }
+
+    private const string Lobing = "lobing",
+        LobeCount = "lobe-count";
+
+    // So many lobes as often spread like a hand as they stand along a midrib; of more it is the rarer.
+    private const int MostLikeAHand = 5;
+
+    private static bool IsOfLobes(Dictionary<string, string> states, Dictionary<string, double> numbers) =>
+        numbers.GetValueOrDefault(LobeCount) > 1 || states.Keys.Any(character => character is "lobe-depth" or "lobe-tip");
 
     private static bool IsOfLeaflets(Dictionary<string, string> states, Dictionary<string, double> numbers) =>
         numbers.GetValueOrDefault(CharacterIds.LeafletCount) > 1
@@ -159,8 +174,8 @@ public sealed class LeafForm
         var form = Of(known);
         string[] varied =
             form.State("shape-variety", "") == "several-shapes"
-                ? ["lobing", CharacterIds.Structure, "shape"]
-                : ["lobing", CharacterIds.Structure];
+                ? [Lobing, CharacterIds.Structure, "shape"]
+                : [Lobing, CharacterIds.Structure];
         foreach (var character in varied)
             if (
                 known.GetValueOrDefault(character) is StateScore score

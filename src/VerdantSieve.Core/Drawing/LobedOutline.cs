@@ -11,13 +11,23 @@ internal static class LobedOutline
     public static BladeSide Pinnate(LeafForm form, IReadOnlyList<Point> within, Variation vary)
     {
         var style = new Style(form);
-        var pairs = Math.Clamp((int)Math.Round((form.Number("lobe-count", 7) - 1) / 2), 1, 9);
+        var count = form.Number("lobe-count", 7);
+        var pairs = Math.Clamp((int)Math.Round((count - 1) / 2), 1, 9);
         var balance = form.State("lobe-balance", "even");
+        // They stand above a wedge, and the one in the middle is no narrower than they are.
+        var few = style.HasFewAbove;
+        var low = (few, balance) switch
+        {
+            (true, "upper-largest") => 0.44,
+            (true, _) => 0.32,
+            (false, _) => 0.2,
+        };
+        var span = few ? 0.64 : 0.72;
         var lobes = new List<Lobe>();
         for (var i = 0; i < pairs; i++)
         {
             var part = (i + 0.5) / (pairs + 0.35);
-            var height = 0.2 + 0.72 * part + vary.Off(0.012);
+            var height = low + span * part + vary.Off(0.012);
             var reach = Curves.WidestAt(within, height) * vary.By(0.06);
             if (balance == "upper-largest" && i < pairs - 2)
                 reach *= 0.45 + 0.4 * (i + 1) / pairs;
@@ -31,9 +41,15 @@ internal static class LobedOutline
             lobes,
             style,
             // Bays are shallower below the topmost lobe, which else would hang by a thread.
-            (index, low, high) =>
-                BayOf(low, high, style.Depth * (index == pairs - 1 || (balance == "upper-largest" && index < pairs - 2) ? 0.75 : 1))
+            (index, lower, upper) => BayOf(lower, upper, style.Depth * Share(index))
         );
+
+        double Share(int index)
+        {
+            if (index == pairs - 1)
+                return few ? 0.5 : 0.75;
+            return balance == "upper-largest" && index < pairs - 2 ? 0.75 : 1;
+        }
     }
 
     /// <summary>Lobes spread from where the stalk joins.</summary>
@@ -111,6 +127,11 @@ internal static class LobedOutline
                 (false, true) => 0.1,
                 (false, false) => 0.05,
             };
+
+        // A few lobes at the upper end of a leaf that is widest there: a hawthorn's, a blackjack oak's.
+        public bool HasFewAbove { get; } =
+            form.Number("lobe-count", 7) <= 5
+            && (form.State("shape", "") == "obovate" || form.State("lobe-balance", "even") == "upper-largest");
 
         public bool IsBristled { get; } = form.State("lobe-tip", "") == "bristle";
         public bool IsLobedAgain { get; } = form.Shows("lobes-again-lobed");

@@ -27,10 +27,10 @@ public class DrawnShapeTests
         Assert.True(IsDotted(Seen("structure", StateMode.Is, "compound")));
         Assert.False(IsDotted(Seen("structure", StateMode.Is, "pinnate")));
         Assert.False(IsDotted(Seen("margin", StateMode.Is, "toothed")));
-
-        static bool IsDotted(Reading reading) =>
-            ShootDrawing.Likeness(LeafForm.Of([reading])).Flat().All(stroke => stroke.Kind == StrokeKind.Unknown);
     }
+
+    private static bool IsDotted(params Reading[] readings) =>
+        ShootDrawing.Likeness(LeafForm.Of(readings)).Flat().All(stroke => stroke.Kind == StrokeKind.Unknown);
 
     [Fact]
     public void Lobed_leaflets_are_drawn_lobed()
@@ -40,6 +40,21 @@ public class DrawnShapeTests
         var unlobed = LeafForm.Of([.. leaf, Seen("lobing", StateMode.Is, "unlobed")]);
         Assert.NotEqual(Points(ShootDrawing.Likeness(lobed)), Points(ShootDrawing.Likeness(unlobed)));
         Assert.Equal(Points(ShootDrawing.Likeness(LeafForm.Of(leaf))), Points(ShootDrawing.Likeness(unlobed)));
+    }
+
+    [Fact]
+    public void What_was_read_of_lobes_makes_no_plain_leaf()
+    {
+        static string Lobing(params Reading[] readings) => Assert.Single(LeafForm.AllOf(readings)).State("lobing", "unlobed");
+        static Reading Lobes(int count) => new("lobe-count", new Counted(count, count), Certainty.Fair);
+
+        Assert.Equal("palmate", Lobing(Lobes(3)));
+        Assert.Equal("pinnate", Lobing(Lobes(7)));
+        Assert.Equal("palmate", Lobing(Seen("lobe-depth", StateMode.Is, "deep")));
+        Assert.Equal("pinnate", Lobing(Lobes(3), Seen("lobing", StateMode.Is, "pinnate")));
+        Assert.Equal("unlobed", Lobing(Lobes(1)));
+        Assert.True(IsDotted(Lobes(3)));
+        Assert.False(IsDotted(Lobes(3), Seen("lobing", StateMode.Is, "palmate")));
     }
 
     [Fact]
