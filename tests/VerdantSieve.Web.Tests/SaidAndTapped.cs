@@ -37,10 +37,10 @@ public class SaidAndTapped(Application application)
     {
         using var browser = application.Open();
         LookJourneys.Start(browser, "half understood");
-        browser.Find("#say").SendKeys("opposite, toothed, flurbish, petiole red");
+        browser.Find("#say").SendKeys("opposite, toothed, flurbish, stipules red");
         browser.Await(() => Count(browser, ".chip.left") == 2, "what was not understood is not told");
         Assert.Contains("flurbish", browser.Text("#heard"));
-        Assert.Contains("petiole red", browser.Text("#heard"));
+        Assert.Contains("stipules red", browser.Text("#heard"));
         Assert.Contains("colour of the twig: red?", browser.Text("#heard"));
         browser.Find(".chip [name=drop][value=margin]").Click();
         browser.Find("#say").SendKeys(Keys.Enter);

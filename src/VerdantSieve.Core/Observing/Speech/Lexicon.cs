@@ -26,9 +26,9 @@ internal sealed class Lexicon
         foreach (var character in flora.Characters.OfType<PresenceCharacter>())
             AddSeen(character);
         foreach (var taxon in flora.Taxa)
-        foreach (var name in (string[])[taxon.Name.Text, .. taxon.CommonNames, flora.GenusWord(taxon.Name.Genus), taxon.Name.Genus])
-            if (names.At(name) is { } bearers && !bearers.Contains(taxon))
-                bearers.Add(taxon);
+            foreach (var name in (string[])[taxon.Name.Text, .. taxon.CommonNames, flora.GenusWord(taxon.Name.Genus), taxon.Name.Genus])
+                if (names.At(name) is { } bearers && !bearers.Contains(taxon))
+                    bearers.Add(taxon);
     }
 
     public Vocabulary Vocabulary { get; }

@@ -45,7 +45,7 @@ internal sealed class StateChoice(SpeechListener listener, Clause clause)
         && noun.Span.Start > item.Span.Start
         && clause.Items.Contains(noun);
 
-    // “petiole red”: what is plainly said of a part that has no such state is not something else's.
+    // “stipules red”: what is plainly said of a part that has no such state is not something else's.
     private bool MayStandAlone(StateMeant candidate, Meaning meaning, PhraseItem? noun)
     {
         if (!IsThereToBeSaid(candidate.Character, meaning))
