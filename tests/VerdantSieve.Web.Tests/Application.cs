@@ -321,7 +321,7 @@ public sealed class Browser : IDisposable
     public void Press(string keys) => Driver.SwitchTo().ActiveElement().SendKeys(keys);
 
     /// <summary>Waits until something holds, and says what it was if it never does.</summary>
-    public void Await(Func<bool> holds, string what) =>
+    public void Await(Func<bool> holds, string what, int seconds = Patience) =>
         Until(
             () =>
             {
@@ -334,17 +334,20 @@ public sealed class Browser : IDisposable
                     return null;
                 }
             },
-            what
+            what,
+            seconds
         );
+
+    private const int Patience = 12;
 
     // The driver has two words for an element that left the page while it was read.
     private static bool IsGone(WebDriverException trouble) =>
         trouble is StaleElementReferenceException || trouble.Message.Contains("does not belong to the document", StringComparison.Ordinal);
 
-    public T Until<T>(Func<T?> find, string otherwise)
+    public T Until<T>(Func<T?> find, string otherwise, int seconds = Patience)
         where T : class
     {
-        for (var clock = Stopwatch.StartNew(); clock.Elapsed < TimeSpan.FromSeconds(12); Thread.Sleep(40))
+        for (var clock = Stopwatch.StartNew(); clock.Elapsed < TimeSpan.FromSeconds(seconds); Thread.Sleep(40))
             if (find() is { } found)
                 return found;
         throw new TimeoutException($"{otherwise} (at {Driver.Url})");

@@ -33,7 +33,8 @@ public sealed partial class Sending(Application application)
             browser.Await(() => browser.Text("#unsent .what").Contains("“green twig”"), "what was said was lost");
 
             process = await application.StartAnother(address);
-            browser.Await(() => browser.Driver.FindElements(By.CssSelector(".mesh")).Count == 4, "what waited was not sent");
+            // What waits is sent again after ever longer pauses: the longer the start took, the longer the next one.
+            browser.Await(() => browser.Driver.FindElements(By.CssSelector(".mesh")).Count == 4, "what waited was not sent", seconds: 45);
             Assert.False(browser.Find("#unsent").Displayed);
             // Once each, and in their order.
             browser.Go(look);
