@@ -23,7 +23,9 @@ public sealed class LeafForm
     private static readonly string[] Varied = [Lobing, "shape", CharacterIds.Structure, "margin"];
 
     private const int MostForms = 4;
-    private const string Present = "present";
+    private const string Present = "present",
+        Lobing = "lobing",
+        LobeCount = "lobe-count";
 
     private readonly IReadOnlyDictionary<string, string> states;
     private readonly IReadOnlyDictionary<string, double> numbers;
@@ -78,9 +80,6 @@ public sealed class LeafForm
         }
         return new LeafForm(states, numbers) { IsLoose = loose };
     }
-
-    private const string Lobing = "lobing",
-        LobeCount = "lobe-count";
 
     // So many lobes as often spread like a hand as they stand along a midrib; of more it is the rarer.
     private const int MostLikeAHand = 5;

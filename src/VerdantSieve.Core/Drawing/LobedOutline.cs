@@ -11,10 +11,9 @@ internal static class LobedOutline
     public static BladeSide Pinnate(LeafForm form, IReadOnlyList<Point> within, Variation vary)
     {
         var style = new Style(form);
-        var count = form.Number("lobe-count", 7);
-        var pairs = Math.Clamp((int)Math.Round((count - 1) / 2), 1, 9);
+        var pairs = Math.Clamp((int)Math.Round((form.Number("lobe-count", 7) - 1) / 2), 1, 9);
         var balance = form.State("lobe-balance", "even");
-        // They stand above a wedge, and the one in the middle is no narrower than they are.
+        // A few lobes at the upper end stand above a wedge, and the one in the middle is no narrower than they are.
         var few = style.HasFewAbove;
         var low = (few, balance) switch
         {
@@ -128,7 +127,7 @@ internal static class LobedOutline
                 (false, false) => 0.05,
             };
 
-        // A few lobes at the upper end of a leaf that is widest there: a hawthorn's, a blackjack oak's.
+        // As a hawthorn's and a blackjack oak's: the leaf is widest where they stand.
         public bool HasFewAbove { get; } =
             form.Number("lobe-count", 7) <= 5
             && (form.State("shape", "") == "obovate" || form.State("lobe-balance", "even") == "upper-largest");

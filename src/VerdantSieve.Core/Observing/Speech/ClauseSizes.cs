@@ -15,7 +15,7 @@ internal sealed class ClauseSizes(SpeechListener listener, Clause clause, Clause
         if (amount.Unit is null && way is not null and not Speech.Dimension.Ratio)
             amount = amount with { Unit = listener.LastUnit };
         var nouns = nounsOf.NounsFor(at).ToArray();
-        if (Counted(item, nouns, isShare) is { } counted)
+        if (Counted(item, at, nouns, isShare) is { } counted)
         {
             listener.LastCounted = counted;
             AddAmount(item, counted, amount with { Unit = null }, nouns);
@@ -66,10 +66,10 @@ internal sealed class ClauseSizes(SpeechListener listener, Clause clause, Clause
     }
 
     // Of several counts of one noun, the one that the leaf as known so far can have.
-    private Character? Counted(AmountItem item, PhraseItem[] nouns, bool isShare)
+    private Character? Counted(AmountItem item, int at, PhraseItem[] nouns, bool isShare)
     {
         if (item.Counts.Count == 1)
-            return IsOfAnotherOrgan(item, item.Counts.First()) ? null : item.Counts.First();
+            return IsOfAnotherOrgan(item, at, item.Counts.First()) ? null : item.Counts.First();
         if (item.Amount.Unit is not null || item.Dimension is not null || item.IsBare && item.Amount is { Low: 1, High: 1 })
             return null;
         foreach (var noun in nouns)
@@ -82,8 +82,8 @@ internal sealed class ClauseSizes(SpeechListener listener, Clause clause, Clause
     }
 
     // “four-lobed fruits” are no leaves.
-    private bool IsOfAnotherOrgan(AmountItem item, Character counted) =>
-        clause.Items.SkipWhile(other => other != item).Skip(1).FirstOrDefault() is PhraseItem { Meaning.Organ: { } organ } next
+    private bool IsOfAnotherOrgan(AmountItem item, int at, Character counted) =>
+        clause.Items.ElementAtOrDefault(at + 1) is PhraseItem { Meaning.Organ: { } organ } next
         && organ != Organs.Of(counted)
         && item.Span.End + 1 == next.Span.Start;
 

@@ -239,7 +239,7 @@ internal static class SpokenPhrases
             devon, somerset, norfolk, suffolk, essex, hampshire, oxfordshire, cumbria, northumberland, lancashire, edinburgh, glasgow
             """
         ),
-        ("IRE", "northern ireland, dublin, belfast, cork, galway"),
+        ("IRE", "northern ireland, dublin, belfast, galway"),
         ("FRA", "paris, brittany, normandy, provence"),
         ("BGM", "brussels, flanders, wallonia"),
         ("NET", "netherlands, the netherlands, holland, amsterdam"),

@@ -34,12 +34,6 @@ public class NounsTests
         Assert.Equal(heard, Hear(text));
 
     [Theory]
-    [InlineData("no stipules", "stipules=none-or-lost")]
-    [InlineData("no leaf stalk")]
-    public void What_is_missing_is_not_said_of_all_that_is_asked_of_it(string text, params string[] heard) =>
-        Assert.Equal(heard, Hear(text));
-
-    [Theory]
     [InlineData("warty on grey bark", "bark-pattern=warty", "bark-colour=grey")]
     [InlineData("warty with grey bark", "bark-colour=grey")]
     public void What_lies_on_a_thing_is_said_of_that(string text, params string[] heard) => Assert.Equal(heard, Hear(text));

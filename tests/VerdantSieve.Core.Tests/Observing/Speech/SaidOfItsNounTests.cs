@@ -22,6 +22,20 @@ public class SaidOfItsNounTests
                     question: What colour is the twig?
                     says: twig {}
                     states: {brown: brown, green: green}
+                petiole:
+                  petiole-form:
+                    kind: nominal
+                    question: What form has the leaf stalk?
+                    says: leaf stalk {}
+                    also: [leaf stalk]
+                    states: {round: round, flat: flat}
+                  petiole-hair:
+                    kind: ordinal
+                    label: hair on the leaf stalk
+                    question: Is the leaf stalk hairy?
+                    says: leaf stalk {}
+                    also: [leaf stalk]
+                    states: {none: hairless, dense: hairy}
                 buds:
                   bud-gum:
                     kind: presence
@@ -65,6 +79,13 @@ public class SaidOfItsNounTests
             ["bud-colour", "bud-gum"],
             Hear(text).Readings.Select(reading => reading.Reading.Character).Order(StringComparer.Ordinal)
         );
+
+    [Fact]
+    public void What_is_missing_is_no_state_of_all_that_is_asked_of_it()
+    {
+        Assert.Empty(Hear("no leaf stalk").Readings);
+        Assert.Equal("petiole-hair", Assert.Single(Hear("no hair on the leaf stalk").Readings).Reading.Character);
+    }
 
     [Theory]
     [InlineData("sticky twigs")]
