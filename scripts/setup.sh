@@ -18,6 +18,9 @@ as_root() {
 }
 
 require_tools() {
+  local found="$RUN/tools.found"
+  # What was found the last time is asked its version again once it is newer than that.
+  if [ "$found" -nt "$(command -v dotnet)" ] && [ "$found" -nt "$(command -v node)" ] && [ "$found" -nt "$(command -v npm)" ]; then return; fi
   command -v dotnet >/dev/null || fail "the .NET 10 SDK is missing. Install it so that “dotnet --version” answers 10.0, then start again."
   case "$(cd "$ROOT" && dotnet --version 2>/dev/null)" in
     10.*) ;;
@@ -26,6 +29,7 @@ require_tools() {
   command -v node >/dev/null || fail "Node is missing. Install Node 20 or newer with npm, then start again."
   [ "$(node -p 'process.versions.node.split(".")[0]')" -ge 20 ] || fail "Node $(node --version) is too old; install Node 20 or newer."
   command -v npm >/dev/null || fail "npm is missing; it comes with Node 20."
+  touch "$found"
 }
 
 # install_packages COMMAND PACKAGE...: installs the Debian packages unless the command is there already.

@@ -13,11 +13,8 @@ if (Settings.From(builder.Configuration, builder.Environment.ContentRootPath) is
     );
 builder.Services.AddLogs(settings);
 
-var standing = await Foundation.Lay(settings, resetDemo: args.Contains("--reset-demo"));
-if (!standing.Has(out var flora))
-    return Fail(standing.Faults[0].Message);
-if (args.Contains("--reset-demo"))
-    return 0;
+// The flora is read while the host is put together.
+var laying = Task.Run(() => Foundation.Lay(settings, resetDemo: args.Contains("--reset-demo")));
 
 builder.WebHost.ConfigureKestrel(kestrel =>
 {
@@ -25,19 +22,13 @@ builder.WebHost.ConfigureKestrel(kestrel =>
     kestrel.Limits.MaxRequestBodySize = ApiLimits.LargestBody;
 });
 builder.Services.AddStore(settings);
-builder.Services.AddFloras(flora);
+builder.Services.AddFloras(laying);
 builder.Services.AddPeople();
 builder.Services.AddPages();
 builder.Services.AddHosts(settings);
 builder.Services.AddBounds(settings);
 
 var app = builder.Build();
-await using (var scope = app.Services.CreateAsyncScope())
-{
-    await DemoPeople.Ensure(scope.ServiceProvider);
-    if (args is ["--curators", .. var asked])
-        return await CuratorDesk.Run(scope.ServiceProvider, asked, Console.In, Console.Out, Console.Error);
-}
 app.UseForwardedHeaders();
 app.UseSafeHeaders();
 app.UseExceptionHandler("/oops");
@@ -54,6 +45,21 @@ app.UseRequestTimeouts();
 app.UseAuthentication();
 app.UseAuthorization();
 app.MapAll();
+
+var standing = await laying;
+if (!standing.Has(out _))
+    return Fail(standing.Faults[0].Message);
+if (args.Contains("--reset-demo"))
+    return 0;
+await using (var scope = app.Services.CreateAsyncScope())
+{
+    // The flora is made ready meanwhile.
+    var opening = Task.Run(app.Services.GetRequiredService<FloraShelf>);
+    await DemoPeople.Ensure(scope.ServiceProvider);
+    if (args is ["--curators", .. var asked])
+        return await CuratorDesk.Run(scope.ServiceProvider, asked, Console.In, Console.Out, Console.Error);
+    await opening;
+}
 await app.RunAsync();
 await Log.CloseAndFlushAsync();
 return 0;

@@ -6,6 +6,7 @@ using Microsoft.AspNetCore.StaticFiles;
 using NodaTime;
 using Serilog;
 using Serilog.Events;
+using VerdantSieve.Core;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Store;
 using VerdantSieve.Store.Curating;
@@ -86,17 +87,22 @@ public static class Services
     }
 
     /// <summary>Adds the shelf with the shipped flora on it, and the ear for changes by other processes.</summary>
-    public static void AddFloras(this IServiceCollection services, Flora flora)
+    /// <param name="services">What is added to.</param>
+    /// <param name="laying">The shipped flora as it is being read; nobody takes the shelf before it stands.</param>
+    public static void AddFloras(this IServiceCollection services, Task<Outcome<Flora>> laying)
     {
-        var shipped = new OpenFlora(flora, flora.Vocabulary);
-        services.AddSingleton(provider => new FloraShelf(
-            shipped,
-            async id =>
-            {
-                await using var scope = provider.CreateAsyncScope();
-                return await scope.ServiceProvider.GetRequiredService<FloraLibrary>().Read(id);
-            }
-        ));
+        services.AddSingleton(provider =>
+        {
+            var shipped = laying.Result.Value;
+            return new FloraShelf(
+                new OpenFlora(shipped, shipped.Vocabulary),
+                async id =>
+                {
+                    await using var scope = provider.CreateAsyncScope();
+                    return await scope.ServiceProvider.GetRequiredService<FloraLibrary>().Read(id);
+                }
+            );
+        });
         services.AddSingleton<FloraImports>();
         services.AddSingleton<FloraExports>();
         services.AddHostedService<FloraListener>();
