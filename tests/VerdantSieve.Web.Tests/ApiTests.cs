@@ -141,6 +141,22 @@ public class ApiTests(Application application)
     }
 
     [Fact]
+    public async Task Said_to_be_an_oak_a_plant_is_most_likely_one_and_may_be_none()
+    {
+        var read = await Post("/api/v1/read", """{"text":"an oak with lobed leaves"}""");
+        Assert.Equal("""["Quercus"]""", read["among"]!.ToJsonString());
+        Assert.Null((await Post("/api/v1/read", """{"text":"oak leaves"}"""))["among"]);
+        Assert.InRange(Oaks(await Post("/api/v1/sieve", """{"all":true,"among":["Quercus"]}""")), 0.85, 0.95);
+        Assert.InRange(Oaks(await Post("/api/v1/sieve", """{"all":true,"among":[]}""")), 0.01, 0.5);
+
+        static double Oaks(JsonNode answer) =>
+            answer["candidates"]!
+                .AsArray()
+                .Where(one => ((string)one!["taxon"]!).StartsWith("Quercus", StringComparison.Ordinal))
+                .Sum(one => (double)one!["probability"]!);
+    }
+
+    [Fact]
     public async Task All_lists_all_and_an_empty_question_is_a_question()
     {
         var answer = await Post("/api/v1/sieve", """{"all":true}""");
@@ -194,6 +210,8 @@ public class ApiTests(Application application)
     [InlineData("""{"readings":[{"character":"blade-length","value":9,"by":"foot"}]}""", "readings[0].by", "foot", "ruler")]
     [InlineData("""{"readings":[{"character":"blade-length","atMost":9,"atLeast":4}]}""", "readings[0].atMost", "", "one side")]
     [InlineData("""{"readings":[{"character":"blade-length","low":4,"high":9,"mean":12}]}""", "readings[0].mean", "12", "between")]
+    [InlineData("""{"among":["Acer","Oak"]}""", "among[1]", "Oak", "genus or a taxon")]
+    [InlineData("""{"among":[null]}""", "among[0]", "", "genus or a taxon")]
     [InlineData("""{"place":{"region":"OREGON"}}""", "place.region", "OREGON", "ORE")]
     [InlineData("""{"place":{"latitude":99,"longitude":0}}""", "place.latitude", "99", "90")]
     public async Task A_bad_question_names_the_field_the_value_and_what_is_allowed(string body, string field, string value, string allowed)

@@ -60,6 +60,23 @@ public class SaidAndTapped(Application application)
     }
 
     [Fact]
+    public void What_the_plant_is_said_to_be_is_kept_and_left_again()
+    {
+        using var browser = application.Open();
+        LookJourneys.Start(browser, "said to be an oak");
+        browser.Find("#say").SendKeys("an oak with lobed leaves");
+        browser.Await(() => browser.Text("#heard").Contains("of the genus Quercus"), "the oak was not heard");
+        browser.Find("#say").SendKeys(Keys.Enter);
+        browser.Await(() => browser.Text(".circumstances").Contains("of the genus Quercus"), "the oak was not kept");
+        browser.Await(() => browser.Text(".grains").StartsWith("Quercus", StringComparison.Ordinal), "no oak leads");
+        browser.Click(".circumstances a");
+        browser.Click("input[name='Where.AnyKind']");
+        browser.Click(".where button.button");
+        browser.Await(() => !browser.Text(".circumstances").Contains("Quercus"), "it is still looked for among the oaks alone");
+        Assert.Equal(1, Count(browser, ".mesh"));
+    }
+
+    [Fact]
     public void Without_scripts_a_sentence_is_taken_too()
     {
         using var browser = application.Open(scripts: false);

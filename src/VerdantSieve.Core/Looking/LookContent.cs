@@ -104,10 +104,11 @@ public sealed record LookContent
             Readings = [.. Readings.Select(raw => raw.IsOf(character, on) ? raw with { Certainty = certainty.Word() } : raw)],
         };
 
-    /// <summary>With what was said of where, when and how the plant stands; what was not said stays as it is.</summary>
+    /// <summary>With what was said of what the plant is, and of where, when and how it stands; what was not said stays as it is.</summary>
     public LookContent Placed(Heard heard) =>
         this with
         {
+            Among = heard.Kinds is { } said ? KindsListed.Of(said) : Among,
             Circumstances = Circumstances with
             {
                 Region = heard.Region ?? Circumstances.Region,
@@ -119,7 +120,15 @@ public sealed record LookContent
         };
 }
 
-/// <summary>A list of kinds as it was when the look was begun.</summary>
+/// <summary>The kinds that a plant is most likely one of: a list as it was when the look was begun, or what the observer said it
+/// is.</summary>
 /// <param name="Title">What it is called.</param>
 /// <param name="Kinds">Their scientific names.</param>
-public sealed record KindsListed(string Title, IReadOnlyList<string> Kinds);
+public sealed record KindsListed(string Title, IReadOnlyList<string> Kinds)
+{
+    /// <summary>The list in a line: “among the 12 of Lantern Creek”.</summary>
+    public string Words => $"among the {Kinds.Count} of {Title}";
+
+    /// <summary>What the plant was said to be.</summary>
+    public static KindsListed Of(KindsCalled said) => new(said.Title, [.. said.All.Select(taxon => taxon.Name.Text)]);
+}

@@ -19,6 +19,9 @@ public sealed class WhereForm
     public string? Age { get; set; }
     public string? Stage { get; set; }
 
+    /// <summary>Whether the list is left, or what the plant was said to be: it may be any kind again.</summary>
+    public bool AnyKind { get; set; }
+
     /// <summary>The mark of the place that is being changed, see <see cref="LookContent.PlaceMark"/>.</summary>
     public string? Was { get; set; }
 
@@ -82,6 +85,7 @@ public sealed class WhereForm
             Place = Place?.Trim() ?? "",
             Observer = Observer?.Trim() ?? "",
             Circumstances = RawCircumstances.From(desk.Value),
+            Among = AnyKind ? null : content.Among,
         };
     }
 

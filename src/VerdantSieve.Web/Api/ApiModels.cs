@@ -7,6 +7,7 @@ namespace VerdantSieve.Web.Api;
 public sealed record PlaceRequest(string? Region, double? Latitude, double? Longitude, double? Elevation);
 
 /// <summary>A question to the sieve.</summary>
+/// <param name="Among">What the plant is most likely one of: genera and taxa of the flora by their scientific names.</param>
 public sealed record SieveRequest(
     string? Flora,
     PlaceRequest? Place,
@@ -18,6 +19,7 @@ public sealed record SieveRequest(
     string? Stage,
     double? Certainty,
     bool All,
+    IReadOnlyList<string?>? Among,
     IReadOnlyList<RawReading?>? Readings
 );
 
@@ -29,6 +31,7 @@ public sealed record TellApartRequest(string? Flora, IReadOnlyList<string?>? Tax
 public sealed record ReadRequest(string? Flora, string? Text, string? Units);
 
 /// <param name="Readings">Each as a question to the sieve takes it, with the <c>span</c> of the text it came from.</param>
+/// <param name="Among">What the plant was said to be, as a question to the sieve takes it; null where that was not said.</param>
 /// <param name="Left">What was not understood.</param>
 public sealed record ReadAnswer(
     IReadOnlyList<JsonObject> Readings,
@@ -37,6 +40,7 @@ public sealed record ReadAnswer(
     string? Setting,
     string? Age,
     string? Stage,
+    IReadOnlyList<string>? Among,
     IReadOnlyList<LeftAnswer> Left
 );
 

@@ -29,15 +29,19 @@ public static class SieveQuestions
                 }
             )
             .Then(circumstances =>
-                Readings(request.Readings ?? [], flora)
-                    .Map(readings => new SieveQuestion
-                    {
-                        Circumstances = circumstances,
-                        Readings = readings,
-                        School = EnumWords.TryRead<School>(request.School, out var school) ? school : School.Weigh,
-                        AllowedDisagreements = request.Slips ?? 1,
-                        Certainty = request.Certainty ?? SieveQuestion.UsualCertainty,
-                    })
+                Among(request.Among, flora)
+                    .Then(among =>
+                        Readings(request.Readings ?? [], flora)
+                            .Map(readings => new SieveQuestion
+                            {
+                                Circumstances = circumstances,
+                                Readings = readings,
+                                Among = among.Count > 0 ? among : null,
+                                School = EnumWords.TryRead<School>(request.School, out var school) ? school : School.Weigh,
+                                AllowedDisagreements = request.Slips ?? 1,
+                                Certainty = request.Certainty ?? SieveQuestion.UsualCertainty,
+                            })
+                    )
             );
     }
 
@@ -65,6 +69,23 @@ public static class SieveQuestions
                 }
             )
             .Placed(fault => fault.At is "date" or "setting" or "age" or "stage" ? fault : fault with { At = $"place.{fault.At}" });
+
+    // Each name is a genus or a taxon; none at all leaves everything open.
+    private static Outcome<IReadOnlySet<string>> Among(IReadOnlyList<string?>? names, Flora flora)
+    {
+        var among = new HashSet<string>();
+        for (var i = 0; i < (names?.Count ?? 0); i++)
+        {
+            string[] named =
+            [
+                .. flora.Taxa.Where(taxon => taxon.Name.Genus == names![i] || taxon.Name.Text == names[i]).Select(taxon => taxon.Name.Text),
+            ];
+            if (named.Length == 0)
+                return Fault.AtField($"among[{i}]", names![i], $"It must be a genus or a taxon of {flora.About.Title}.");
+            among.UnionWith(named);
+        }
+        return Outcome.Of<IReadOnlySet<string>>(among);
+    }
 
     private static Outcome<IReadOnlyList<Reading>> Readings(IReadOnlyList<RawReading?> raw, Flora flora)
     {

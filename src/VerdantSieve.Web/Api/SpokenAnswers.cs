@@ -27,6 +27,7 @@ public static class SpokenAnswers
             heard.Setting?.Word(),
             heard.Age?.Word(),
             heard.Stage?.Word(),
+            heard.Kinds?.Names,
             [.. heard.Left.Select(left => new LeftAnswer(Of(left.Span), left.Text, [.. left.Near.Select(Of)]))]
         );
 

@@ -14,6 +14,8 @@ public static class SpokenNotation
     {
         foreach (var reading in heard.Readings)
             yield return Of(reading.Reading);
+        if (heard.Kinds is { } kinds)
+            yield return $"among={kinds.Called ?? string.Join('|', kinds.Names)}";
         if (heard.Region is { } region)
             yield return $"region={region}";
         if (heard.Date is { } date)

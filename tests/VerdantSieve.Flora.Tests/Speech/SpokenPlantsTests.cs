@@ -34,6 +34,7 @@ public class SpokenPlantsTests
         new()
         {
             Readings = [.. heard.Readings.Select(each => each.Reading)],
+            Among = heard.Kinds?.All.Select(taxon => taxon.Name.Text).ToHashSet(),
             Circumstances = new Circumstances
             {
                 Region = heard.Region,

@@ -38,7 +38,7 @@ internal sealed record Clause(IReadOnlyList<SpokenItem> Items)
     public bool IsAboutCircumstances =>
         Items.Any(item => item is PhraseItem { Meaning: var meaning } && IsWhereOrWhen(meaning))
         && Items.All(item =>
-            item is AmountItem { IsBare: true }
+            item is AmountItem { IsBare: true } or KindsItem
             || item is PhraseItem { Meaning: var meaning }
                 && (IsWhereOrWhen(meaning) || meaning.Role is SpokenRole.Silent or SpokenRole.Degree or SpokenRole.On)
         );

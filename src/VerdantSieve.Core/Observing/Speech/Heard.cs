@@ -25,15 +25,32 @@ public sealed record Heard
     /// <summary>How far the plant is with its leaves; null where that was not said.</summary>
     public LeafStage? Stage { get; init; }
 
+    /// <summary>The kinds that the plant was said to be one of; null where that was not said, or of two different ones.</summary>
+    public KindsCalled? Kinds { get; init; }
+
     /// <summary>What was not understood, in the order of the text; nothing is guessed of it.</summary>
     public required IReadOnlyList<Unheard> Left { get; init; }
 
-    /// <summary>Whether anything of where, when and how the plant stands was understood.</summary>
-    public bool HasCircumstances => (Region, Date, Setting, Age, Stage) != (null, null, null, null, null);
+    /// <summary>Whether anything of what the plant is, or of where, when and how it stands, was understood.</summary>
+    public bool HasCircumstances => Kinds is not null || (Region, Date, Setting, Age, Stage) != (null, null, null, null, null);
 }
 
 /// <summary>A reading as it was heard, checked against the flora, and the part of the text it came from.</summary>
 public sealed record HeardReading(Reading Reading, TextSpan Span);
+
+/// <summary>What the plant was said to be: “an oak”, “a cedar”.</summary>
+/// <param name="All">All kinds it then can be; at least one.</param>
+/// <param name="Called">The word that their names end in; null where they are all the kinds of some genera.</param>
+public sealed record KindsCalled(IReadOnlyList<Taxon> All, string? Called)
+{
+    /// <summary>Their genera where they are all the kinds of these, else the kinds, by their scientific names.</summary>
+    public IReadOnlyList<string> Names =>
+        [.. Called is null ? All.Select(taxon => taxon.Name.Genus).Distinct() : All.Select(taxon => taxon.Name.Text)];
+
+    /// <summary>What they are together: “the genus Quercus”, “the genera Cedrus and Thuja”, “the kinds called cedar”.</summary>
+    public string Title =>
+        Called is null ? $"the {(Names.Count == 1 ? "genus" : "genera")} {string.Join(" and ", Names)}" : $"the kinds called {Called}";
+}
 
 /// <summary>A part of the text that was not understood.</summary>
 /// <param name="Span">Where it stands.</param>

@@ -10,11 +10,14 @@ internal sealed class Lexicon
     private readonly PhraseTree<Meaning> phrases = new();
     private readonly PhraseTree<List<Taxon>> names = new();
     private readonly FrozenDictionary<string, string> nouns;
+    private readonly PhraseTree<List<Taxon>> surnames = new();
+    private readonly ILookup<string, Taxon> byGenus;
 
     public Lexicon(Flora flora)
     {
         Vocabulary = flora.Vocabulary;
         Measures = [.. flora.Characters.OfType<MeasureCharacter>()];
+        byGenus = flora.Taxa.ToLookup(taxon => taxon.Name.Genus);
         nouns = flora.Characters.ToFrozenDictionary(character => character.Id, FirstWord);
         SpokenPhrases.AddTo(phrases);
         foreach (var character in flora.Characters)
@@ -26,9 +29,12 @@ internal sealed class Lexicon
         foreach (var character in flora.Characters.OfType<PresenceCharacter>())
             AddSeen(character);
         foreach (var taxon in flora.Taxa)
+        {
             foreach (var name in (string[])[taxon.Name.Text, .. taxon.CommonNames, flora.GenusWord(taxon.Name.Genus), taxon.Name.Genus])
-                if (names.At(name) is { } bearers && !bearers.Contains(taxon))
-                    bearers.Add(taxon);
+                Add(names, name, taxon);
+            foreach (var name in taxon.CommonNames.Where(HasSurname))
+                Add(surnames, name[(name.LastIndexOf(' ') + 1)..], taxon);
+        }
     }
 
     public Vocabulary Vocabulary { get; }
@@ -59,6 +65,26 @@ internal sealed class Lexicon
 
     /// <summary>The kinds that bear the longest name at a place, and the place behind it.</summary>
     public (List<Taxon> Taxa, int End)? Name(IReadOnlyList<SpokenToken> tokens, int start) => names.Longest(tokens, start);
+
+    /// <summary>What a plant that goes by the longest name at a place can be: any kind of the genera so named; else any whose name ends
+    /// so, as “western red cedar” does in “cedar”.</summary>
+    public (KindsCalled Kinds, int End)? Called(IReadOnlyList<SpokenToken> tokens, int start)
+    {
+        if (Name(tokens, start) is var (bearers, end))
+            return (new([.. bearers.Select(taxon => taxon.Name.Genus).Distinct().SelectMany(genus => byGenus[genus])], null), end);
+        if (surnames.Longest(tokens, start) is var (kinds, behind) && phrases.Longest(tokens, start) is null)
+            return (new(kinds, tokens[start].Form), behind);
+        return null;
+    }
+
+    private static void Add(PhraseTree<List<Taxon>> to, string name, Taxon taxon)
+    {
+        if (to.At(name) is { } bearers && !bearers.Contains(taxon))
+            bearers.Add(taxon);
+    }
+
+    // “Cedar of Lebanon” is no Lebanon.
+    private static bool HasSurname(string name) => name.Contains(' ') && !name.Contains(" of ") && !name.Contains('(');
 
     private void AddNouns(Character character)
     {

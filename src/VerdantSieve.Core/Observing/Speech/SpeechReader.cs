@@ -42,6 +42,7 @@ public sealed class SpeechReader
                 readings.Add(new HeardReading(reading, span));
             else
                 left.Add((span, []));
+        var kinds = KindsOf(items);
         var told = left.Select(part => part.Span).ToHashSet();
         left.AddRange(
             items.Where(item => IsLeft(item) && !told.Contains(item.Span)).Select(item => (item.Span, (IReadOnlyList<StateMeant>)[]))
@@ -54,8 +55,19 @@ public sealed class SpeechReader
             Setting = listener.Setting,
             Age = listener.Age,
             Stage = listener.Stage,
+            Kinds = kinds,
             Left = Left(text, [.. left.OrderBy(part => part.Span.Start)]),
         };
+    }
+
+    // Where two are named it is neither, and both are told.
+    private static KindsCalled? KindsOf(IReadOnlyList<SpokenItem> items)
+    {
+        KindsItem[] named = [.. items.OfType<KindsItem>()];
+        var one = named is [var first, .. var more] && more.All(other => other.Kinds.All.SequenceEqual(first.Kinds.All));
+        foreach (var item in named)
+            item.Used = one;
+        return one ? named[0].Kinds : null;
     }
 
     // The plain name of an organ says nothing by itself, and is no loss.

@@ -13,6 +13,7 @@ internal sealed class SpeechScanner
 
     private readonly Lexicon lexicon;
     private readonly List<SpokenToken> tokens;
+    private readonly KindsSpoken kinds;
     private readonly List<SpokenItem> items = [];
     private TokenList<TokenKind> rest;
 
@@ -20,6 +21,7 @@ internal sealed class SpeechScanner
     {
         this.lexicon = lexicon;
         tokens = WithUnits(SpeechTokens.Of(text));
+        kinds = new KindsSpoken(lexicon, tokens);
         rest = new TokenList<TokenKind>([.. tokens.Select(Piece)]);
     }
 
@@ -66,6 +68,11 @@ internal sealed class SpeechScanner
             return behindAmount;
         if (Compared(at, phrase) is > 0 and var behindName)
             return behindName;
+        if (kinds.At(at, phrase) is var (named, behindKinds))
+        {
+            items.Add(new KindsItem(SpanOf(at, behindKinds), named));
+            return behindKinds;
+        }
         if (phrase is var (meaning, end))
         {
             items.Add(new PhraseItem(SpanOf(at, end), meaning));

@@ -54,6 +54,12 @@ internal sealed class ComparedItem(TextSpan span, Comparative how, IReadOnlyList
     public IReadOnlyList<Taxon> Than { get; } = than;
 }
 
+/// <summary>What the plant is said to be: “an oak”.</summary>
+internal sealed class KindsItem(TextSpan span, KindsCalled kinds) : SpokenItem(span)
+{
+    public KindsCalled Kinds { get; } = kinds;
+}
+
 /// <summary>What parts clauses or sentences.</summary>
 internal sealed class PauseItem(TextSpan span, bool ends) : SpokenItem(span)
 {

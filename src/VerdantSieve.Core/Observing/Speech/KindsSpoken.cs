@@ -1,0 +1,75 @@
+using VerdantSieve.Core.Botany;
+
+namespace VerdantSieve.Core.Observing.Speech;
+
+/// <summary>Finds where a text says what the plant is: “an oak with lobed leaves”, “this is probably a maple”. “Oak leaves”, “like an oak”,
+/// “not an oak” and “under oaks” say nothing of it.</summary>
+internal sealed class KindsSpoken(Lexicon lexicon, IReadOnlyList<SpokenToken> tokens)
+{
+    // What may stand between the beginning and the name.
+    private static readonly HashSet<string> Before = Words(
+        """
+        a an the some my our this that it here is be must have has to call take kind sort type species of young old big large small little
+        tall tree plant shrub bush we you see saw seen find found get got
+        """
+    );
+
+    // What parts the name from what is said of it; a noun behind it would make it that noun’s: “oak leaf”.
+    private static readonly HashSet<string> Behind = Words(
+        """
+        with which that have has but in on by at near along growing grow grown planted tree shrub bush sapling seedling i
+        probably maybe perhaps
+        """
+    );
+
+    private static readonly HashSet<string> OfAKind = Words("sp spp species");
+
+    /// <summary>What is said at a place that the plant is, and the place behind it; null where nothing is.</summary>
+    public (KindsCalled Kinds, int End)? At(int at, (Meaning Meaning, int End)? phrase)
+    {
+        if (lexicon.Called(tokens, at) is not var (called, end) || phrase is var (_, reached) && reached > end)
+            return null;
+        // “Platanus” and “cypress” are one, “oaks” are several.
+        if (tokens[end - 1].IsPlural && !tokens[end - 1].Form.EndsWith('s'))
+            return null;
+        while (end < tokens.Count && OfAKind.Contains(tokens[end].Form))
+            end++;
+        // “Olive, hairless twigs” names a colour; “an olive” does not.
+        var isAState = phrase is ({ States.Count: > 0 } or { IsTopic: true }, _);
+        return SaysWhatItIs(at, isAState) && StandsAlone(end) ? (called, end) : null;
+    }
+
+    private bool SaysWhatItIs(int at, bool withAnArticle)
+    {
+        var introduced = false;
+        for (var before = at - 1; before >= 0; before--)
+        {
+            var token = tokens[before];
+            if (token.Kind == TokenKind.Stop)
+                return introduced || !withAnArticle;
+            if (token.Kind == TokenKind.Comma)
+                return introduced;
+            introduced |= token.Form is "a" or "an" or "is";
+            if (!Before.Contains(token.Form) && !IsDoubt(before))
+                return false;
+        }
+        return introduced || !withAnArticle;
+    }
+
+    // “I think it’s”, “probably”, “definitely”: the last word of the phrase is met first.
+    private bool IsDoubt(int at)
+    {
+        for (var start = at; start >= 0 && start > at - 4; start--)
+            if (lexicon.Phrase(tokens, start) is ({ Role: SpokenRole.Guess or SpokenRole.Sure }, var end) && end > at)
+                return true;
+        return tokens[at] is { Kind: TokenKind.Word, Form: "i" };
+    }
+
+    private bool StandsAlone(int end) =>
+        end == tokens.Count
+        || tokens[end].Kind is TokenKind.Stop or TokenKind.Comma or TokenKind.Question
+        || tokens[end].Kind == TokenKind.Word && Behind.Contains(tokens[end].Form);
+
+    private static HashSet<string> Words(string words) =>
+        [.. words.Split([' ', '\n'], StringSplitOptions.RemoveEmptyEntries).Select(WordForms.Of)];
+}

@@ -1,0 +1,93 @@
+using NodaTime;
+using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Looking;
+using VerdantSieve.Core.Observing;
+using VerdantSieve.Core.Observing.Speech;
+using VerdantSieve.Core.Sieving;
+using Xunit;
+
+namespace VerdantSieve.Core.Tests.Observing.Speech;
+
+/// <summary>“An oak with lobed leaves” says what the plant is; “oak leaves” and “under an oak” do not.</summary>
+public class KindsCalledTests
+{
+    private static readonly SpeechReader Reader = new(SmallFlora.Flora, new VocabularyIndex(SmallFlora.Flora.Vocabulary));
+
+    private static Heard Hear(string text) => Reader.Read(text, new SpokenAbout(new LocalDate(2026, 8, 20)));
+
+    [Theory]
+    [InlineData("an oak with lobed leaves")]
+    [InlineData("Oak, leaves lobed")]
+    [InlineData("I think this is some kind of oak. Leaves lobed")]
+    [InlineData("it's probably an oak")]
+    [InlineData("leaves lobed, a young oak")]
+    [InlineData("the oak has lobed leaves")]
+    [InlineData("an oak in Ohio")]
+    [InlineData("Quercus sp.")]
+    [InlineData("oak species with lobed leaves")]
+    [InlineData("The tree is an oak")]
+    [InlineData("we found an oak")]
+    public void What_the_plant_is_said_to_be_is_heard(string text)
+    {
+        var heard = Hear(text);
+        Assert.NotNull(heard.Kinds);
+        Assert.Equal(["Quercus"], heard.Kinds.Names);
+        Assert.Equal(SmallFlora.Flora.Taxa.Count(taxon => taxon.Name.Genus == "Quercus"), heard.Kinds.All.Count);
+        Assert.Empty(heard.Left);
+    }
+
+    [Theory]
+    [InlineData("oak leaves")]
+    [InlineData("leaves like an oak")]
+    [InlineData("bark of oak")]
+    [InlineData("not an oak")]
+    [InlineData("under an oak")]
+    [InlineData("leaf lobed, oak")]
+    [InlineData("oaks and maples")]
+    [InlineData("an oak or a maple")]
+    [InlineData("leaves narrower than an oak")]
+    public void What_only_stands_beside_it_is_not(string text) => Assert.Null(Hear(text).Kinds);
+
+    [Fact]
+    public void Of_two_different_ones_neither_is_heard_and_both_are_told()
+    {
+        var heard = Hear("An oak. It is a maple.");
+        Assert.Null(heard.Kinds);
+        Assert.Equal(["oak", "maple"], heard.Left.Select(left => left.Text));
+    }
+
+    [Fact]
+    public void A_word_that_is_a_state_too_stays_one()
+    {
+        var flora = FloraNamed("needle");
+        var reader = new SpeechReader(flora, new VocabularyIndex(flora.Vocabulary));
+        Assert.Null(reader.Read("needle, dark", new SpokenAbout(new LocalDate(2026, 8, 20))).Kinds);
+        Assert.NotNull(
+            new SpeechReader(FloraNamed("wirebush"), new VocabularyIndex(flora.Vocabulary))
+                .Read("wirebush, dark", new SpokenAbout(new LocalDate(2026, 8, 20)))
+                .Kinds
+        );
+
+        static Flora FloraNamed(string name) =>
+            new(
+                SmallFlora.Flora.About with
+                {
+                    GenusWords = new Dictionary<string, string> { ["Quercus"] = name },
+                },
+                SmallFlora.Flora.Vocabulary,
+                SmallFlora.Flora.Taxa
+            );
+    }
+
+    [Fact]
+    public void A_look_is_then_among_these_and_the_rest_stays_possible()
+    {
+        var content = new LookContent { Readings = [] }.Placed(Hear("an oak with lobed leaves"));
+        Assert.Equal("the genus Quercus", content.Among?.Title);
+        Assert.Equal(content.Among, content.Placed(Hear("lobed leaves")).Among);
+        var among = content.Among!.Kinds.ToHashSet();
+        var sieve = new Sieve(SmallFlora.Flora);
+        var answer = sieve.Ask(new SieveQuestion { Readings = [], Among = among });
+        Assert.InRange(answer.Candidates.Where(one => among.Contains(one.Taxon.Name.Text)).Sum(one => one.Probability), 0.85, 0.95);
+    }
+}
