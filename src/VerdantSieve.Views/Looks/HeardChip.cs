@@ -14,8 +14,12 @@ public sealed record HeardChip(HeardReading Heard, string Key, string Words)
 {
     /// <summary>The chips of a text.</summary>
     public static IReadOnlyList<HeardChip> Of(Heard heard, Flora flora, LengthStyle style) =>
-        [.. heard.Readings.Select(reading => new HeardChip(reading, KeyOf(reading.Reading), Wording.Of(reading.Reading, flora, style)))];
+        [.. heard.Readings.Select(reading => new HeardChip(reading, KeyOf(reading.Reading), WordsOf(reading.Reading, flora, style)))];
 
-    /// <summary>What tells a reading from others: its character and its place on the plant.</summary>
-    public static string KeyOf(Reading reading) => reading.On is { } place ? $"{reading.Character}@{place.Word()}" : reading.Character;
+    private static string WordsOf(Reading reading, Flora flora, LengthStyle style) =>
+        Wording.Of(reading, flora, style) + (reading.Day is { } day ? $", {Say.Date(day)}" : "");
+
+    /// <summary>What tells a reading from others: its character, its place on the plant and its day.</summary>
+    public static string KeyOf(Reading reading) =>
+        reading.Character + (reading.On is { } place ? $"@{place.Word()}" : "") + (reading.Day is { } day ? $"@{Say.Date(day)}" : "");
 }

@@ -1,4 +1,5 @@
 using System.Globalization;
+using NodaTime.Text;
 using VerdantSieve.Core;
 using VerdantSieve.Core.Measuring;
 using VerdantSieve.Core.Observing;
@@ -48,7 +49,8 @@ public static class SpokenNotation
             tallied: tallied => string.Join(",", tallied.Of.Select(line => $"{line.What}*{line.Leaves}")),
             compared: compared => Sign(compared.Is) + compared.Than.Text
         );
-        return $"{reading.Character}{place}={value}{sure}";
+        var seenOn = reading.Day is { } day ? $"@{LocalDatePattern.Iso.Format(day)}" : "";
+        return $"{reading.Character}{place}{seenOn}={value}{sure}";
     }
 
     private static string States(StatesSeen seen) =>

@@ -49,6 +49,20 @@ internal sealed record Clause(IReadOnlyList<SpokenItem> Items)
             is { Meaning: { IsTopic: true } first }
         && (first.States.Count == 0 || first.Organ is not null);
 
+    /// <summary>The pieces that name a month, with the day or the part of it that stands beside, and the others.</summary>
+    public (IReadOnlyList<SpokenItem> When, IReadOnlyList<SpokenItem> What) When()
+    {
+        var when = Items.Where((item, at) => IsMonth(item) || IsDay(item) && (IsMonth(At(at - 1)) || IsMonth(At(at + 1)))).ToHashSet();
+        return ([.. Items.Where(when.Contains)], [.. Items.Where(item => !when.Contains(item))]);
+
+        SpokenItem? At(int at) => at >= 0 && at < Items.Count ? Items[at] : null;
+    }
+
+    private static bool IsMonth(SpokenItem? item) => item is PhraseItem { Meaning.Month: not null };
+
+    private static bool IsDay(SpokenItem item) =>
+        item is AmountItem { IsBare: true, Amount.Low: >= 1 and <= 31 } or PhraseItem { Meaning.DayOfMonth: not null };
+
     private static bool IsWhereOrWhen(Meaning meaning) =>
         meaning.IsCircumstance || meaning.Month is not null || meaning.DayOfMonth is not null;
 }

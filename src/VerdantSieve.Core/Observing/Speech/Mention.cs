@@ -1,3 +1,4 @@
+using NodaTime;
 using VerdantSieve.Core.Botany;
 
 namespace VerdantSieve.Core.Observing.Speech;
@@ -31,6 +32,9 @@ internal sealed record Mention(Character Character, TextSpan Span)
 
     /// <summary>Where on the plant.</summary>
     public PlantPlace? On { get; init; }
+
+    /// <summary>The day it was seen; null where none was named with it.</summary>
+    public LocalDate? Day { get; init; }
 
     /// <summary>How sure; null where that was not said.</summary>
     public Certainty? Certainty { get; init; }

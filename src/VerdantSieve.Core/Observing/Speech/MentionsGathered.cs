@@ -1,16 +1,17 @@
+using NodaTime.Text;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Measuring;
 
 namespace VerdantSieve.Core.Observing.Speech;
 
-/// <summary>Puts together what was said of one character at one place on the plant: “red or green” is one reading, and so is “mostly three
-/// lobes, sometimes five”.</summary>
+/// <summary>Puts together what was said of one character at one place on the plant and on one day: “red or green” is one reading, and so
+/// is “mostly three lobes, sometimes five”.</summary>
 internal static class MentionsGathered
 {
     /// <summary>The readings, each with where it stands; what the flora refuses is left.</summary>
     public static IEnumerable<(RawReading Raw, TextSpan Span)> Of(IEnumerable<Mention> mentions, SpokenAbout about)
     {
-        foreach (var group in mentions.GroupBy(mention => (mention.Character.Id, mention.On)))
+        foreach (var group in mentions.GroupBy(mention => (mention.Character.Id, mention.On, mention.Day)))
         {
             Mention[] said = [.. group];
             // What a plant shows counts before what it does not.
@@ -37,6 +38,7 @@ internal static class MentionsGathered
         var raw = new RawReading(last.Character.Id)
         {
             On = last.On?.Word(),
+            Date = last.Day is { } day ? LocalDatePattern.Iso.Format(day) : null,
             Certainty = mentions.Select(mention => mention.Certainty).FirstOrDefault(certainty => certainty is not null)?.Word(),
         };
         if (last.Untold)

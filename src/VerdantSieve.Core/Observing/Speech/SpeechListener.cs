@@ -52,9 +52,13 @@ internal sealed class SpeechListener(Lexicon lexicon, SpokenAbout about)
     private readonly Dictionary<string, HashSet<string>> shown = [];
     private readonly Dictionary<string, HashSet<int>> said = [];
 
+    // What is said now was seen on this day.
+    private LocalDate? seenOn;
+
     /// <summary>Takes a mention down.</summary>
     public void Add(Mention mention)
     {
+        mention = mention with { Day = seenOn };
         Mentions.Add(mention);
         speaksOfNeedles |= IsOfNeedles(mention);
         if (mention is { State: { } state, Not: false, Character: StateCharacter character })
@@ -108,10 +112,23 @@ internal sealed class SpeechListener(Lexicon lexicon, SpokenAbout about)
                 if (sentence[at].IsAboutCircumstances)
                     HearCircumstances(sentence[at]);
                 else
-                    new ClauseReading(this, sentence[at], NounAhead(sentence, at)).Hear();
+                    HearSeen(sentence[at], NounAhead(sentence, at));
                 Remember(sentence[at]);
             }
         }
+    }
+
+    // “white flowers in May”: the month is when these were seen, and not the day of the look.
+    private void HearSeen(Clause clause, PhraseItem? ahead)
+    {
+        var (when, what) = clause.When();
+        seenOn = when.Count > 0 && what.Count > 0 ? DayOf(when) : null;
+        var before = Mentions.Count;
+        new ClauseReading(this, seenOn is null ? clause : new Clause(what), ahead).Hear();
+        // Where nothing was seen, the month says nothing, and is told.
+        foreach (var item in when)
+            item.Used &= Mentions.Count > before;
+        seenOn = null;
     }
 
     // “slender, hairless, brown twigs”: the noun of a row of words stands at its end.
@@ -145,11 +162,20 @@ internal sealed class SpeechListener(Lexicon lexicon, SpokenAbout about)
 
     private void HearCircumstances(Clause clause)
     {
-        int? month = null,
+        foreach (var item in clause.Items.OfType<PhraseItem>())
+            HearCircumstance(item.Meaning);
+        Date = DayOf(clause.Items) ?? Date;
+    }
+
+    // The day that some pieces name; null where they name no month. “May to July” is the middle of it.
+    private LocalDate? DayOf(IReadOnlyList<SpokenItem> items)
+    {
+        int? first = null,
+            last = null,
             part = null,
             day = null,
             year = null;
-        foreach (var item in clause.Items)
+        foreach (var item in items)
         {
             item.Used = true;
             if (item is AmountItem { Amount.Low: var number })
@@ -163,12 +189,14 @@ internal sealed class SpeechListener(Lexicon lexicon, SpokenAbout about)
             }
             else if (item is PhraseItem { Meaning: var meaning })
             {
-                HearCircumstance(meaning);
-                (month, part) = (meaning.Month ?? month, meaning.DayOfMonth ?? part);
+                (last, part) = (meaning.Month ?? last, meaning.DayOfMonth ?? part);
+                first ??= last;
             }
         }
-        if (month is { } named)
-            Date = DayOf(named, day ?? part ?? 15, year);
+        if (first is not { } from || last is not { } to)
+            return null;
+        var end = DayOf(to, day ?? part ?? 15, year);
+        return from < to ? end.PlusDays(-Period.DaysBetween(new LocalDate(end.Year, from, 15), end) / 2) : end;
     }
 
     public void HearCircumstance(Meaning meaning)

@@ -11,6 +11,27 @@ internal sealed class SpeechScanner
     // “12–16 or so pairs of veins”: how far behind a number its noun may stand.
     private const int WordsBeforeANoun = 3;
 
+    private const int May = 5;
+
+    private static readonly HashSet<string> BeforeMay =
+    [
+        "in",
+        "by",
+        "early",
+        "mid",
+        "late",
+        "of",
+        "since",
+        "during",
+        "from",
+        "to",
+        "until",
+        "through",
+        "or",
+        "and",
+    ];
+    private static readonly HashSet<string> BehindMay = ["to", "or", "and", "through", "until"];
+
     private readonly Lexicon lexicon;
     private readonly List<SpokenToken> tokens;
     private readonly KindsSpoken kinds;
@@ -73,7 +94,7 @@ internal sealed class SpeechScanner
             items.Add(new KindsItem(SpanOf(at, behindKinds), named));
             return behindKinds;
         }
-        if (phrase is var (meaning, end))
+        if (phrase is var (meaning, end) && (meaning.Month != May || IsTheMonth(at)))
         {
             items.Add(new PhraseItem(SpanOf(at, end), meaning));
             return end;
@@ -81,6 +102,20 @@ internal sealed class SpeechScanner
         if (token.Kind == TokenKind.Word)
             items.Add(new UnknownItem(token.Span));
         return at + 1;
+    }
+
+    // “In May”, “5 May”, “May to July”; “leaves may be lobed” says no month.
+    private bool IsTheMonth(int at)
+    {
+        var behind = at + 1 < tokens.Count ? tokens[at + 1] : default;
+        if (behind.Kind == TokenKind.Number)
+            return true;
+        if (at > 0 && tokens[at - 1] is { Kind: TokenKind.Word, Form: var before })
+            return BeforeMay.Contains(before);
+        return at > 0 && tokens[at - 1].Kind == TokenKind.Number
+            || at + 1 == tokens.Count
+            || behind.Kind != TokenKind.Word
+            || BehindMay.Contains(behind.Form);
     }
 
     private static SpokenItem? Sign(SpokenToken token) =>

@@ -49,7 +49,8 @@ internal static class SpokenPhrases
         (
             SpokenRole.Guess,
             """
-            i think, i guess, i believe, i suppose, maybe, perhaps, probably, possibly, might be, may be, could be, seems, seem, seems to
+            i think, i guess, i believe, i suppose, maybe, perhaps, probably, possibly, might be, may be, could be, might have, may have,
+            could have, seems, seem, seems to
             be, apparently, not sure, not certain, unsure, i’d say, presumably, hard to say but, as far as i can see
             """
         ),

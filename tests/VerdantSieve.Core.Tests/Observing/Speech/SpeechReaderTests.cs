@@ -164,14 +164,6 @@ public class SpeechReaderTests
     }
 
     [Fact]
-    public void A_month_beside_a_reading_is_left()
-    {
-        var heard = Hear("white flowers in May");
-        Assert.Null(heard.Date);
-        Assert.Equal("May", Assert.Single(heard.Left).Text);
-    }
-
-    [Fact]
     public void What_is_held_against_another_kind_is_a_comparison()
     {
         var compared = Assert.IsType<Compared>(One("leaf wider than a bigleaf maple’s").Observation);
