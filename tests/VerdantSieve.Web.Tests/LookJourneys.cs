@@ -212,6 +212,11 @@ public class LookJourneys(Application application)
             var path in new[]
             {
                 "/",
+                "/look/lantern8?where=true",
+                "/practice",
+                "/lists",
+                "/notebook/season",
+                "/notebook/plan",
                 "/notebook",
                 "/plants",
                 "/plant/acer-macrophyllum",
