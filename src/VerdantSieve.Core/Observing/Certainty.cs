@@ -3,12 +3,12 @@ namespace VerdantSieve.Core.Observing;
 /// <summary>How sure the observer is of a reading.</summary>
 public enum Certainty
 {
-    /// <summary>A guess: wrong about three times in ten.</summary>
+    /// <summary>A guess. How often each is a slip, the sieve's model says.</summary>
     Guess,
 
-    /// <summary>Fairly sure: wrong about once in ten.</summary>
+    /// <summary>Fairly sure.</summary>
     Fair,
 
-    /// <summary>Sure: wrong about twice in a hundred.</summary>
+    /// <summary>Sure.</summary>
     Sure,
 }
