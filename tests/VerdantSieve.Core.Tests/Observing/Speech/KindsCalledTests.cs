@@ -11,10 +11,6 @@ namespace VerdantSieve.Core.Tests.Observing.Speech;
 /// <summary>“An oak with lobed leaves” says what the plant is; “oak leaves” and “under an oak” do not.</summary>
 public class KindsCalledTests
 {
-    private static readonly SpeechReader Reader = new(SmallFlora.Flora, new VocabularyIndex(SmallFlora.Flora.Vocabulary));
-
-    private static Heard Hear(string text) => Reader.Read(text, new SpokenAbout(new LocalDate(2026, 8, 20)));
-
     [Theory]
     [InlineData("an oak with lobed leaves")]
     [InlineData("Oak, leaves lobed")]
@@ -29,7 +25,7 @@ public class KindsCalledTests
     [InlineData("we found an oak")]
     public void What_the_plant_is_said_to_be_is_heard(string text)
     {
-        var heard = Hear(text);
+        var heard = Spoken.Hear(text);
         Assert.NotNull(heard.Kinds);
         Assert.Equal(["Quercus"], heard.Kinds.Names);
         Assert.Equal(SmallFlora.Flora.Taxa.Count(taxon => taxon.Name.Genus == "Quercus"), heard.Kinds.All.Count);
@@ -46,12 +42,12 @@ public class KindsCalledTests
     [InlineData("oaks and maples")]
     [InlineData("an oak or a maple")]
     [InlineData("leaves narrower than an oak")]
-    public void What_only_stands_beside_it_is_not(string text) => Assert.Null(Hear(text).Kinds);
+    public void What_only_stands_beside_it_is_not(string text) => Assert.Null(Spoken.Hear(text).Kinds);
 
     [Fact]
     public void Of_two_different_ones_neither_is_heard_and_both_are_told()
     {
-        var heard = Hear("An oak. It is a maple.");
+        var heard = Spoken.Hear("An oak. It is a maple.");
         Assert.Null(heard.Kinds);
         Assert.Equal(["oak", "maple"], heard.Left.Select(left => left.Text));
     }
@@ -82,9 +78,9 @@ public class KindsCalledTests
     [Fact]
     public void A_look_is_then_among_these_and_the_rest_stays_possible()
     {
-        var content = new LookContent { Readings = [] }.Placed(Hear("an oak with lobed leaves"));
+        var content = new LookContent { Readings = [] }.Placed(Spoken.Hear("an oak with lobed leaves"));
         Assert.Equal("the genus Quercus", content.Among?.Title);
-        Assert.Equal(content.Among, content.Placed(Hear("lobed leaves")).Among);
+        Assert.Equal(content.Among, content.Placed(Spoken.Hear("lobed leaves")).Among);
         var among = content.Among!.Kinds.ToHashSet();
         var sieve = new Sieve(SmallFlora.Flora);
         var answer = sieve.Ask(new SieveQuestion { Readings = [], Among = among });

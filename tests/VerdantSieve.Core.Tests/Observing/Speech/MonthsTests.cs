@@ -1,7 +1,4 @@
 using NodaTime;
-using VerdantSieve.Core.Botany;
-using VerdantSieve.Core.Observing;
-using VerdantSieve.Core.Observing.Speech;
 using Xunit;
 
 namespace VerdantSieve.Core.Tests.Observing.Speech;
@@ -9,10 +6,6 @@ namespace VerdantSieve.Core.Tests.Observing.Speech;
 /// <summary>A month beside what was seen is when that was seen; a month by itself is the day of the look.</summary>
 public class MonthsTests
 {
-    private static readonly SpeechReader Reader = new(SmallFlora.Flora, new VocabularyIndex(SmallFlora.Flora.Vocabulary));
-
-    private static Heard Hear(string text) => Reader.Read(text, new SpokenAbout(new LocalDate(2026, 8, 20)));
-
     [Theory]
     [InlineData("white flowers in May", "flower-colour", "2026-05-15")]
     [InlineData("flowers in late April", "flowering", "2026-04-25")]
@@ -24,7 +17,7 @@ public class MonthsTests
     [InlineData("flowers may show white", "flower-colour", null)]
     public void What_was_seen_then_is_read_as_of_then(string text, string character, string? day)
     {
-        var heard = Hear(text);
+        var heard = Spoken.Hear(text);
         Assert.Null(heard.Date);
         var reading = heard.Readings.Single(each => each.Reading.Character == character).Reading;
         Assert.Equal(day, reading.Day is { } on ? NodaTime.Text.LocalDatePattern.Iso.Format(on) : null);
@@ -32,12 +25,12 @@ public class MonthsTests
 
     [Fact]
     public void Where_nothing_was_seen_it_is_told() =>
-        Assert.Contains(Hear("flowers in May before them").Left, left => left.Text.Contains("May", StringComparison.Ordinal));
+        Assert.Contains(Spoken.Hear("flowers in May before them").Left, left => left.Text.Contains("May", StringComparison.Ordinal));
 
     [Fact]
     public void By_itself_it_is_the_day_of_the_look_and_dates_nothing_else()
     {
-        var heard = Hear("May, white flowers, leaves opposite");
+        var heard = Spoken.Hear("May, white flowers, leaves opposite");
         Assert.Equal(new LocalDate(2026, 5, 15), heard.Date);
         Assert.All(heard.Readings, each => Assert.Null(each.Reading.Day));
     }
@@ -45,7 +38,7 @@ public class MonthsTests
     [Fact]
     public void What_stands_in_another_clause_is_of_today()
     {
-        var heard = Hear("white flowers in May, leaves opposite");
+        var heard = Spoken.Hear("white flowers in May, leaves opposite");
         Assert.Equal(
             [("flower-colour", new LocalDate(2026, 5, 15)), ("arrangement", (LocalDate?)null)],
             heard.Readings.Select(each => (each.Reading.Character, each.Reading.Day))
