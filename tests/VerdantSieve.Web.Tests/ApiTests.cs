@@ -244,6 +244,9 @@ public class ApiTests(Application application)
         var many = string.Join(',', Enumerable.Repeat("""{"character":"lobe-count","value":5}""", 200));
         var (status, problem) = await Refused("/api/v1/sieve", $$"""{"readings":[{{many}}]}""");
         Assert.Equal((HttpStatusCode.BadRequest, "readings"), (status, (string?)problem["field"]));
+        var names = string.Join(',', Enumerable.Repeat("\"Acer\"", 2000));
+        (status, problem) = await Refused("/api/v1/sieve", $$"""{"among":[{{names}}]}""");
+        Assert.Equal((HttpStatusCode.BadRequest, "among"), (status, (string?)problem["field"]));
         (status, problem) = await Refused("/api/v1/sieve", $$"""{"date":"{{new string('x', 2_000_000)}}"}""");
         Assert.Equal(HttpStatusCode.RequestEntityTooLarge, status);
         Assert.Contains("kB", (string)problem["detail"]!);

@@ -74,15 +74,18 @@ public static class SieveQuestions
     private static Outcome<IReadOnlySet<string>> Among(IReadOnlyList<string?>? names, Flora flora)
     {
         var among = new HashSet<string>();
-        for (var i = 0; i < (names?.Count ?? 0); i++)
+        if (names is null or [])
+            return Outcome.Of<IReadOnlySet<string>>(among);
+        if (names.Count > flora.Taxa.Count)
+            return Fault.AtField("among", $"{names.Count} of them", $"At most {flora.Taxa.Count} names can be sent.");
+        var byName = flora
+            .Taxa.SelectMany(taxon => new[] { (Name: taxon.Name.Genus, taxon), (Name: taxon.Name.Text, taxon) })
+            .ToLookup(pair => pair.Name, pair => pair.taxon.Name.Text);
+        for (var i = 0; i < names.Count; i++)
         {
-            string[] named =
-            [
-                .. flora.Taxa.Where(taxon => taxon.Name.Genus == names![i] || taxon.Name.Text == names[i]).Select(taxon => taxon.Name.Text),
-            ];
-            if (named.Length == 0)
-                return Fault.AtField($"among[{i}]", names![i], $"It must be a genus or a taxon of {flora.About.Title}.");
-            among.UnionWith(named);
+            if (names[i] is not { } name || !byName.Contains(name))
+                return Fault.AtField($"among[{i}]", names[i], $"It must be a genus or a taxon of {flora.About.Title}.");
+            among.UnionWith(byName[name]);
         }
         return Outcome.Of<IReadOnlySet<string>>(among);
     }
