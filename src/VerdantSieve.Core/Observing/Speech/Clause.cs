@@ -1,3 +1,6 @@
+using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Seasons;
+
 namespace VerdantSieve.Core.Observing.Speech;
 
 /// <summary>The pieces between two pauses.</summary>
@@ -49,14 +52,36 @@ internal sealed record Clause(IReadOnlyList<SpokenItem> Items)
             is { Meaning: { IsTopic: true } first }
         && (first.States.Count == 0 || first.Organ is not null);
 
-    /// <summary>The pieces that name a month, with the day or the part of it that stands beside, and the others.</summary>
+    /// <summary>Whether flowers or fruit are named in it.</summary>
+    public bool SpeaksOfFlowersOrFruit =>
+        Items.OfType<PhraseItem>().Any(item => item.Organs.Any(organ => organ is Organ.Flower or Organ.Fruit));
+
+    /// <summary>The part of the year that is named; null where none is.</summary>
+    public YearPart? YearPart => Items.OfType<PhraseItem>().Select(item => item.Meaning.YearPart).FirstOrDefault(part => part is not null);
+
+    /// <summary>The pieces that name a month, with the day or the part of it that stands beside, or a part of the year; and the
+    /// others.</summary>
     public (IReadOnlyList<SpokenItem> When, IReadOnlyList<SpokenItem> What) When()
     {
-        var when = Items.Where((item, at) => IsMonth(item) || IsDay(item) && (IsMonth(At(at - 1)) || IsMonth(At(at + 1)))).ToHashSet();
-        return ([.. Items.Where(when.Contains)], [.. Items.Where(item => !when.Contains(item))]);
+        var when = Items.Where(IsTime).ToHashSet();
+        // “berries turn red” are no leaves that turn.
+        return (
+            [.. Items.Where(when.Contains)],
+            [.. Items.Where(item => !when.Contains(item) && !(SpeaksOfFlowersOrFruit && Turns(item)))]
+        );
+
+        bool IsTime(SpokenItem item, int at) =>
+            IsMonth(item)
+            || IsDay(item) && (IsMonth(At(at - 1)) || IsMonth(At(at + 1)))
+            // “leaves red in autumn” speaks of autumn colours, “berries red in autumn” doesn't.
+            || item is PhraseItem { Meaning: { YearPart: not null } meaning } && (SpeaksOfFlowersOrFruit || !meaning.IsTopic);
 
         SpokenItem? At(int at) => at >= 0 && at < Items.Count ? Items[at] : null;
     }
+
+    private static bool Turns(SpokenItem item) =>
+        item is PhraseItem { Meaning: { Words: 1, States.Count: 0, Named: { Count: > 0 } named } }
+        && named.All(one => one.Stages.Count > 0);
 
     private static bool IsMonth(SpokenItem? item) => item is PhraseItem { Meaning.Month: not null };
 
@@ -64,5 +89,5 @@ internal sealed record Clause(IReadOnlyList<SpokenItem> Items)
         item is AmountItem { IsBare: true, Amount.Low: >= 1 and <= 31 } or PhraseItem { Meaning.DayOfMonth: not null };
 
     private static bool IsWhereOrWhen(Meaning meaning) =>
-        meaning.IsCircumstance || meaning.Month is not null || meaning.DayOfMonth is not null;
+        meaning.IsCircumstance || meaning is { Month: not null } or { DayOfMonth: not null } or { YearPart: not null, IsTopic: false };
 }

@@ -16,6 +16,10 @@ internal sealed class ClauseReading(SpeechListener listener, Clause clause, Phra
     private readonly Certainty? certainty = CertaintyOf(clause);
     private readonly ClauseNouns nounsOf = new(listener, clause, ahead);
     private readonly StateChoice choiceOf = new(listener, clause);
+
+    // “young leaves bronze” are no bronze leaves.
+    private readonly bool speaksOfWhatPasses = clause.Items.OfType<PhraseItem>().Any(item => item.Meaning.IsFleeting);
+
     private bool not,
         choice,
         to;
@@ -89,7 +93,7 @@ internal sealed class ClauseReading(SpeechListener listener, Clause clause, Phra
 
     private void HearState(PhraseItem item, int at)
     {
-        if (item.Meaning.Setting is not null || IsOfSomethingElse(at) || IsFormOfFlowers(item, at))
+        if (item.Meaning.Setting is not null || IsOfSomethingElse(at) || IsFormOfFlowers(item, at) || speaksOfWhatPasses)
         {
             HearUnclear(item);
             return;
@@ -216,8 +220,12 @@ internal sealed class ClauseReading(SpeechListener listener, Clause clause, Phra
     {
         PhraseItem[] nouns = [.. clause.Items.OfType<PhraseItem>().Where(item => item.Meaning.IsTopic)];
         foreach (var item in nouns.Where(item => !item.Used && item.Meaning.States.Count == 0))
-            item.Used = nouns.Any(other => other.Used && other.Meaning.About.Overlaps(item.Meaning.About));
+            item.Used = nouns.Any(other => other.Used && other.Meaning.About.Overlaps(item.Meaning.About)) || IsNameOfWhatWasSaid(item);
     }
+
+    // “red leaves in fall”: the autumn colour.
+    private bool IsNameOfWhatWasSaid(PhraseItem noun) =>
+        clause.Items.OfType<PhraseItem>().Any(item => item.Said is { } said && noun.Meaning.Named.Contains(said));
 
     private static bool SaysNothing(SpokenItem item) =>
         item is PhraseItem { Meaning: { States.Count: 0, Role: not null } or { Organ: not null } };

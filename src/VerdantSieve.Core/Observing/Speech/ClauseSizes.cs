@@ -114,7 +114,7 @@ internal sealed class ClauseSizes(SpeechListener listener, Clause clause, Clause
 
     // “thorns 3 cm long”: the thing was named, and there is no such character.
     private static bool HasNoSize(PhraseItem noun) =>
-        noun.Meaning is { Organ: null, States.Count: 0 } || noun.Said is { } said && Organs.Of(said) != Organ.Leaf;
+        noun.Meaning is { Organ: null or Organ.Twig, States.Count: 0 } || noun.Said is { } said && Organs.Of(said) != Organ.Leaf;
 
     private Character? SizeOf(PhraseItem noun, Dimension dimension, MeasureCharacter[] all)
     {
@@ -124,7 +124,8 @@ internal sealed class ClauseSizes(SpeechListener listener, Clause clause, Clause
             return listener.OfTheLeaf(dimension, meaning.Counts.Any(count => count.Id == CharacterIds.LeafletCount));
         if (near.Length == 1)
             return near[0];
-        if (meaning.Organ is { } organ && all.Where(measure => Organs.Of(measure) == organ).ToArray() is [var only])
+        // Of a twig only buds have a size, and what is said of twigs is not said of them.
+        if (meaning.Organ is { } organ and not Organ.Twig && all.Where(measure => Organs.Of(measure) == organ).ToArray() is [var only])
             return only;
         return meaning.IsFruit && near.Length == 0
             ? all.FirstOrDefault(measure => Organs.Of(measure) == Organ.Fruit && measure.OnlyIf is { IsPresence: true })

@@ -50,6 +50,9 @@ internal sealed class Meaning
     /// <summary>The day of the month that “early”, “mid” or “late” stands for.</summary>
     public int? DayOfMonth { get; set; }
 
+    /// <summary>A part of the year: “late spring”.</summary>
+    public YearPart? YearPart { get; set; }
+
     public Setting? Setting { get; set; }
     public Age? Age { get; set; }
     public LeafStage? Stage { get; set; }
@@ -65,6 +68,9 @@ internal sealed class Meaning
 
     /// <summary>Whether it names a side of the leaf, and nothing where bark is spoken of: “above”.</summary>
     public bool IsSide { get; set; }
+
+    /// <summary>Whether what is said of it does not last, so that it says nothing of the kind: “young leaves”.</summary>
+    public bool IsFleeting { get; set; }
 
     /// <summary>Of how many words it is.</summary>
     public int Words { get; set; }

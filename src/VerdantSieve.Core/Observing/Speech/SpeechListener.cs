@@ -52,6 +52,9 @@ internal sealed class SpeechListener(Lexicon lexicon, SpokenAbout about)
     private readonly Dictionary<string, HashSet<string>> shown = [];
     private readonly Dictionary<string, HashSet<int>> said = [];
 
+    // The first mention of the sentence.
+    private int sentenceFrom;
+
     // What is said now was seen on this day.
     private LocalDate? seenOn;
 
@@ -107,10 +110,14 @@ internal sealed class SpeechListener(Lexicon lexicon, SpokenAbout about)
         foreach (var sentence in Clause.Sentences(items))
         {
             remembered.Clear();
+            sentenceFrom = Mentions.Count;
             for (var at = 0; at < sentence.Count; at++)
             {
                 if (sentence[at].IsAboutCircumstances)
-                    HearCircumstances(sentence[at]);
+                {
+                    if (!DatesFlowersOrFruit(sentence[at]))
+                        HearCircumstances(sentence[at]);
+                }
                 else
                     HearSeen(sentence[at], NounAhead(sentence, at));
                 Remember(sentence[at]);
@@ -118,17 +125,34 @@ internal sealed class SpeechListener(Lexicon lexicon, SpokenAbout about)
         }
     }
 
-    // “white flowers in May”: the month is when these were seen, and not the day of the look.
+    // “white flowers in May”, “in late spring”: that is when these were seen, and not the day of the look.
     private void HearSeen(Clause clause, PhraseItem? ahead)
     {
         var (when, what) = clause.When();
         seenOn = when.Count > 0 && what.Count > 0 ? DayOf(when) : null;
         var before = Mentions.Count;
-        new ClauseReading(this, seenOn is null ? clause : new Clause(what), ahead).Hear();
-        // Where nothing was seen, the month says nothing, and is told.
-        foreach (var item in when)
-            item.Used &= Mentions.Count > before;
+        new ClauseReading(this, what.Count == 0 ? clause : new Clause(what), ahead).Hear();
+        // Where nothing was seen, the time says nothing, and is told.
+        foreach (var item in clause.Items.Except(what))
+            item.Used = Mentions.Count > before && (item.Used || !when.Contains(item));
         seenOn = null;
+        if (Mentions.Count == before)
+            DatesFlowersOrFruit(clause);
+    }
+
+    // “flowers white, late spring”, “winged fruit, ripe in fall”: so vague a time belongs to the flowers or fruit that were just spoken of.
+    private bool DatesFlowersOrFruit(Clause clause)
+    {
+        if (clause.YearPart is null || Mentions.Count == sentenceFrom)
+            return false;
+        var organ = Organs.Of(Mentions[^1].Character);
+        if (organ is not (Organ.Flower or Organ.Fruit))
+            return false;
+        var day = DayOf([.. clause.Items.Where(item => item is PhraseItem { Meaning.YearPart: not null })]);
+        for (var at = sentenceFrom; at < Mentions.Count; at++)
+            if (Mentions[at].Day is null && Organs.Of(Mentions[at].Character) == organ)
+                Mentions[at] = Mentions[at] with { Day = day };
+        return true;
     }
 
     // “slender, hairless, brown twigs”: the noun of a row of words stands at its end.
@@ -153,7 +177,7 @@ internal sealed class SpeechListener(Lexicon lexicon, SpokenAbout about)
 
     private void Remember(Clause clause)
     {
-        foreach (var item in clause.Items.OfType<PhraseItem>())
+        foreach (var item in clause.When().What.OfType<PhraseItem>())
             if (item.Meaning.IsTopic || item.Meaning.IsThing || item.Said is not null)
                 remembered.Insert(0, item);
         if (remembered.Count > Remembered)
@@ -167,7 +191,7 @@ internal sealed class SpeechListener(Lexicon lexicon, SpokenAbout about)
         Date = DayOf(clause.Items) ?? Date;
     }
 
-    // The day that some pieces name; null where they name no month. “May to July” is the middle of it.
+    // The day that some pieces name; null where they name no time of the year. “May to July” is the middle of it.
     private LocalDate? DayOf(IReadOnlyList<SpokenItem> items)
     {
         int? first = null,
@@ -189,7 +213,8 @@ internal sealed class SpeechListener(Lexicon lexicon, SpokenAbout about)
             }
             else if (item is PhraseItem { Meaning: var meaning })
             {
-                (last, part) = (meaning.Month ?? last, meaning.DayOfMonth ?? part);
+                var named = meaning.YearPart is { } season ? DayOf(season) : (LocalDate?)null;
+                (last, part) = (named?.Month ?? meaning.Month ?? last, named?.Day ?? meaning.DayOfMonth ?? part);
                 first ??= last;
             }
         }
@@ -198,6 +223,16 @@ internal sealed class SpeechListener(Lexicon lexicon, SpokenAbout about)
         var end = DayOf(to, day ?? part ?? 15, year);
         return from < to ? end.PlusDays(-Period.DaysBetween(new LocalDate(end.Year, from, 15), end) / 2) : end;
     }
+
+    // A day of this year: spring is another where it comes late.
+    private LocalDate DayOf(YearPart part) => new LocalDate(about.Today.Year, 1, 1).PlusDays(LeafYear.DayOf(part, Here));
+
+    private Position? Here => (Region ?? about.Region) is { } region ? Regions.CentreOf(region) : null;
+
+    /// <summary>How far trees that lose their leaves are with them in a part of the year; where none is named, on the day that is spoken
+    /// of.</summary>
+    public LeafStage StageIn(YearPart? part) =>
+        LeafYear.StageOn((part is { } named ? DayOf(named) : seenOn ?? Date ?? about.Today).DayOfYear - 1, Here);
 
     public void HearCircumstance(Meaning meaning)
     {

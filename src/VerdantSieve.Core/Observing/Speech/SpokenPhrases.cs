@@ -167,6 +167,9 @@ internal static class SpokenPhrases
     // Of the leaf they name a side; of bark they say how high up.
     private const string Sides = "above, below, beneath, underneath, on top";
 
+    private const string Fleeting =
+        "new leaf, young leaf, emerging leaf, unfolding leaf, expanding leaf, opening leaf, new foliage, young foliage";
+
     private static readonly (Dimension Dimension, string Words)[] Dimensions =
     [
         (Dimension.Long, "long, in length, length"),
@@ -220,7 +223,7 @@ internal static class SpokenPhrases
             LeafStage.Leafless,
             """
             leafless, bare, leaves gone, leaves fallen, leaves have fallen, no leaves, no leaves yet, no leaves left, without leaves, in
-            winter
+            winter, in the winter
             """
         ),
         (LeafStage.Bud, "in bud, buds swelling, buds breaking, bud break"),
@@ -282,6 +285,29 @@ internal static class SpokenPhrases
         (25, "late, late in, end of, the end of"),
     ];
 
+    // “Spring” alone is also where water comes up, and “fall” what leaves do.
+    private static readonly (YearPart Part, string Words)[] PartsOfTheYear =
+    [
+        (YearPart.EarlySpring, "early spring, early in spring, early in the spring, beginning of spring"),
+        (YearPart.Spring, "in spring, in the spring, this spring, last spring, during spring, mid spring, midspring, springtime"),
+        (YearPart.LateSpring, "late spring, late in spring, late in the spring, end of spring"),
+        (YearPart.EarlySummer, "early summer, early in summer, early in the summer, beginning of summer"),
+        (YearPart.Summer, "summer, in summer, in the summer, this summer, last summer, during summer, mid summer, midsummer, high summer"),
+        (YearPart.LateSummer, "late summer, late in summer, late in the summer, end of summer"),
+        (YearPart.EarlyAutumn, "early autumn, early fall, early in autumn, early in the fall"),
+        (
+            YearPart.Autumn,
+            """
+            in autumn, in the autumn, in fall, in the fall, this autumn, this fall, last autumn, last fall, during autumn, mid autumn, mid
+            fall
+            """
+        ),
+        (YearPart.LateAutumn, "late autumn, late fall, late in autumn, late in the fall"),
+        (YearPart.EarlyWinter, "early winter, early in winter"),
+        (YearPart.Winter, "in winter, in the winter, this winter, last winter, during winter, mid winter, midwinter"),
+        (YearPart.LateWinter, "late winter, late in winter, end of winter"),
+    ];
+
     /// <summary>Adds all of them to what is known of a flora's own words. What the flora says goes before what says nothing.</summary>
     public static void AddTo(PhraseTree<Meaning> tree)
     {
@@ -298,6 +324,7 @@ internal static class SpokenPhrases
         foreach (var (dimension, words) in Dimensions)
             Each(tree, words, meaning => meaning.Dimension = dimension);
         Each(tree, Sides, meaning => meaning.IsSide = true);
+        Each(tree, Fleeting, meaning => meaning.IsFleeting = true);
         // Said of the plant alone, and no number with it: told as not understood rather than taken for “broad”.
         Each(tree, "longer than broad, longer than wide, as broad as long, as wide as long, wider than long, broader than long", _ => { });
         foreach (var (of, how, words) in Comparatives)
@@ -321,6 +348,8 @@ internal static class SpokenPhrases
             Each(tree, Months[month - 1], meaning => meaning.Month = month);
         foreach (var (day, words) in PartsOfAMonth)
             Each(tree, words, meaning => meaning.DayOfMonth = day);
+        foreach (var (part, words) in PartsOfTheYear)
+            Each(tree, words, meaning => meaning.YearPart = part);
     }
 
     private static void Each(PhraseTree<Meaning> tree, string words, Action<Meaning> say)

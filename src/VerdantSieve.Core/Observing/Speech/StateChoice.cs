@@ -18,6 +18,12 @@ internal sealed class StateChoice(SpeechListener listener, Clause clause)
             // “green or red”: more of the same character, before all else.
             if (One([.. candidates.Where(candidate => candidate.Character == noun.Said)]) is { } same)
                 return (same, noun);
+            // “red leaves”: in autumn those that turn, else those of a red-leaved form.
+            if (
+                noun.Meaning.Organ == Organ.Leaf
+                && One([.. candidates.Where(candidate => IsOfTheSeason(candidate.Character))]) is { } turning
+            )
+                return (turning, noun);
             if (One([.. candidates.Where(candidate => IsSaidOf(candidate.Character, noun.Meaning))]) is { } near)
                 return (near, noun);
             if (One([.. candidates.Where(candidate => IsMoreOfIt(candidate.Character, noun))]) is { } more)
@@ -92,6 +98,7 @@ internal sealed class StateChoice(SpeechListener listener, Clause clause)
 
     private static bool HangsOnIt(Character character, PhraseItem noun) =>
         Organs.Of(character) == Organ.Leaf
+        && character.Part != "petiole"
         && character.OnlyIf is { IsPresence: false } condition
         && noun.Meaning.About.Any(other => other.Id == condition.CharacterId);
 
@@ -109,6 +116,8 @@ internal sealed class StateChoice(SpeechListener listener, Clause clause)
 
     private static StateMeant? Broadest(StateMeant[] candidates) =>
         candidates.MaxBy(candidate => candidate.Character.Covered(candidate.Word).Count + (candidate.Owned ? 0.5 : 0));
+
+    private bool IsOfTheSeason(Character character) => character.Stages.Contains(listener.StageIn(clause.YearPart));
 
     private static bool IsSaidOf(Character character, Meaning noun) => noun.About.Contains(character) || noun.Hanging.Contains(character);
 

@@ -9,5 +9,9 @@ internal static class Spoken
 {
     private static readonly SpeechReader Reader = new(SmallFlora.Flora, new VocabularyIndex(SmallFlora.Flora.Vocabulary));
 
-    public static Heard Hear(string text) => Reader.Read(text, new SpokenAbout(new LocalDate(2026, 8, 20)));
+    public static Heard Hear(string text) => Hear(text, new LocalDate(2026, 8, 20));
+
+    /// <summary>The same on another day, in a country or where none is named.</summary>
+    public static Heard Hear(string text, LocalDate today, string? region = null) =>
+        Reader.Read(text, new SpokenAbout(today, Region: region));
 }
