@@ -19,6 +19,7 @@ internal sealed class Doubts(Weighed weighed)
 
     private readonly SieveTable table = weighed.Table;
     private readonly EvidenceSet evidence = weighed.Evidence;
+    private readonly double[] room = new double[weighed.Posterior.Length];
 
     /// <summary>Every reading, the most doubtful first.</summary>
     public Doubt[] Find() =>
@@ -27,7 +28,7 @@ internal sealed class Doubts(Weighed weighed)
     private Doubt Of(int at)
     {
         var reading = evidence[at].Reading;
-        var (slipChance, gapChance) = Faults(at, weighed.Posterior);
+        var (slipChance, gapChance) = evidence[at].Faults(weighed.Posterior, room);
         if (slipChance + gapChance < WorthExplaining)
             return new Doubt(reading, slipChance, []) { GapChance = gapChance };
 
@@ -42,25 +43,13 @@ internal sealed class Doubts(Weighed weighed)
         };
     }
 
-    private (double Slip, double Gap) Faults(int at, double[] posterior)
-    {
-        var faults = evidence[at].Faults;
-        var (slip, gap) = (0.0, 0.0);
-        for (var row = 0; row < posterior.Length; row++)
-        {
-            slip += posterior[row] * faults.Slip(row);
-            gap += posterior[row] * faults.Gap(row);
-        }
-        return (slip, gap);
-    }
-
     // The chance that it does not fit, were it the only reading.
     private double Alone(int at)
     {
         var alone = new double[weighed.Prior.Length];
         TensorPrimitives.Multiply(weighed.Prior, evidence[at].Total, alone);
         TensorPrimitives.Divide(alone, TensorPrimitives.Sum<double>(alone), alone);
-        var (slip, gap) = Faults(at, alone);
+        var (slip, gap) = evidence[at].Faults(alone, room);
         return slip + gap;
     }
 

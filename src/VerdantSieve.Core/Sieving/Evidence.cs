@@ -1,3 +1,4 @@
+using System.Numerics.Tensors;
 using VerdantSieve.Core.Observing;
 
 namespace VerdantSieve.Core.Sieving;
@@ -28,20 +29,15 @@ internal sealed class Evidence(Reading reading, double weight, Memory<double> ro
     /// <summary>By how much more the one row speaks for the reading than the other, in bits.</summary>
     public double BitsBetween(Row one, Row other) => (Logs[one.Index] - Logs[other.Index]) / Math.Log(2);
 
-    /// <summary>Whose fault it is where the reading and a score disagree.</summary>
-    public Faults Faults => new(Total, Fitting, Unslipped);
-}
-
-/// <summary>The chances that a reading is a slip, or that the score leaves it out, row for row.</summary>
-internal readonly ref struct Faults(ReadOnlySpan<double> total, ReadOnlySpan<double> fitting, ReadOnlySpan<double> unslipped)
-{
-    private readonly ReadOnlySpan<double> total = total,
-        fitting = fitting,
-        unslipped = unslipped;
-
-    /// <summary>The chance that the reading is a slip, for a plant of the row.</summary>
-    public double Slip(int row) => Math.Clamp(1 - unslipped[row] / total[row], 0, 1);
-
-    /// <summary>The chance that the score leaves out what was read, for a plant of the row.</summary>
-    public double Gap(int row) => Math.Clamp((unslipped[row] - fitting[row]) / total[row], 0, 1);
+    /// <summary>Whose fault it is where the reading and a score disagree: the chance that the reading is a slip, and that the score leaves
+    /// out what was read.</summary>
+    /// <param name="chances">The chance of each row of an answer, adding up to 1.</param>
+    /// <param name="room">Room for as many numbers.</param>
+    public (double Slip, double Gap) Faults(ReadOnlySpan<double> chances, Span<double> room)
+    {
+        TensorPrimitives.Divide(chances, Total, room);
+        var unslipped = TensorPrimitives.Dot<double>(room, Unslipped);
+        var fitting = TensorPrimitives.Dot<double>(room, Fitting);
+        return (Math.Clamp(1 - unslipped, 0, 1), Math.Clamp(unslipped - fitting, 0, 1));
+    }
 }

@@ -3,52 +3,59 @@ namespace VerdantSieve.Core.Sieving;
 /// <summary>Which readings hold which taxa. Taxa that are held by the same readings share one list.</summary>
 internal sealed class HeldReadings
 {
-    private readonly IReadOnlyList<string>[] byTaxon;
-    private readonly Dictionary<string, int> counts = [];
+    private readonly List<Held> all = [];
+    private readonly Held[] byTaxon;
 
     /// <param name="taxa">How many taxa there are.</param>
     public HeldReadings(int taxa)
     {
-        byTaxon = new IReadOnlyList<string>[taxa];
-        at = new Node[taxa];
-        var none = new Node([]);
-        Array.Fill(at, none);
-        Array.Fill(byTaxon, none.Characters);
+        byTaxon = new Held[taxa];
+        var none = new Held([]) { Taxa = taxa };
+        all.Add(none);
+        Array.Fill(byTaxon, none);
     }
 
-    private readonly Node[] at;
-
-    private sealed class Node(IReadOnlyList<string> characters)
+    // The readings that hold some taxa. A list grows to another one; readings come one after another, so that only the newest is asked for
+    // again.
+    private sealed class Held(string[] characters)
     {
-        private Node? last;
-        private string? lastCharacter;
-
-        public IReadOnlyList<string> Characters => characters;
-
-        // Readings come one after another, so that only the newest way on is asked for again.
-        public Node Then(string character)
-        {
-            if (last is null || lastCharacter != character)
-                (last, lastCharacter) = (new Node([.. characters, character]), character);
-            return last;
-        }
+        public string[] Characters => characters;
+        public string? Last { get; } = characters.LastOrDefault();
+        public int Taxa { get; set; }
+        public Held? Grown { get; set; }
     }
 
     /// <summary>Says that the reading of a character holds a taxon. All taxa that one reading holds are named before the next
     /// reading.</summary>
     public void Hold(Row taxon, string character)
     {
+        ref var held = ref byTaxon[taxon.Index];
         // Read at several places, a character holds a taxon once.
-        if (at[taxon.Index].Characters is [.., var last] && last == character)
+        if (held.Last == character)
             return;
-        at[taxon.Index] = at[taxon.Index].Then(character);
-        byTaxon[taxon.Index] = at[taxon.Index].Characters;
-        counts[character] = counts.GetValueOrDefault(character) + 1;
+        held.Taxa--;
+        held = held.Grown is { } grown && grown.Last == character ? grown : Grow(held, character);
+        held.Taxa++;
+    }
+
+    private Held Grow(Held held, string character)
+    {
+        var grown = held.Grown = new Held([.. held.Characters, character]);
+        all.Add(grown);
+        return grown;
     }
 
     /// <summary>The characters of the readings that hold a taxon.</summary>
-    public IReadOnlyList<string> Of(Row taxon) => byTaxon[taxon.Index];
+    public IReadOnlyList<string> Of(Row taxon) => byTaxon[taxon.Index].Characters;
 
-    /// <summary>How many taxa each reading holds, by its character.</summary>
-    public IReadOnlyDictionary<string, int> Counts => counts;
+    /// <summary>How many taxa each reading holds, by its character; those that hold none are left out.</summary>
+    public IReadOnlyDictionary<string, int> Counts()
+    {
+        var counts = new Dictionary<string, int>();
+        foreach (var held in all)
+            if (held.Taxa > 0)
+                foreach (var character in held.Characters)
+                    counts[character] = counts.GetValueOrDefault(character) + held.Taxa;
+        return counts;
+    }
 }

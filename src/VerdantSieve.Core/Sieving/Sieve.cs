@@ -54,7 +54,7 @@ public sealed class Sieve
         {
             Question = question,
             Candidates = weighed.Ordered,
-            Holds = weighed.Held.Counts,
+            Holds = weighed.Held.Counts(),
             NoneOfThese = found.NoneOfThese,
             Open = Math.Pow(2, Information.Entropy(weights.AsSpan(0, table.Rows.Taxa))),
             NextLooks = found.NextLooks,
