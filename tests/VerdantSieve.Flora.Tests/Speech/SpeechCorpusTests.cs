@@ -1,6 +1,7 @@
 using NodaTime;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Observing.Speech;
+using VerdantSieve.Core.Tests.Observing.Speech;
 using Xunit;
 
 namespace VerdantSieve.Flora.Tests.Speech;

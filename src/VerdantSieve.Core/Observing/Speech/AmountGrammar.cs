@@ -157,14 +157,24 @@ internal static class AmountGrammar
         select new Amount(low, high) { Unit = unitToo ?? unit }
     ).Try();
 
+    // “10+”, “10 or more cm”, “10 cm or less”.
+    private static readonly TokenListParser<TokenKind, LimitSide?> LimitBehind = Token
+        .EqualTo(TokenKind.Plus)
+        .Value(LimitSide.AtLeast)
+        .Or(Phrase("or", "more").Or(Phrase("or", "longer")).Or(Phrase("or", "over")).Value(LimitSide.AtLeast))
+        .Or(Phrase("or", "less").Or(Phrase("or", "fewer")).Or(Phrase("or", "shorter")).Value(LimitSide.AtMost))
+        .Select(side => (LimitSide?)side)
+        .OptionalOrDefault();
+
     private static readonly TokenListParser<TokenKind, Amount> Single =
         from number in Number
-        from more in Token.EqualTo(TokenKind.Plus).Value(true).Or(Phrase("or", "more").Value(true)).OptionalOrDefault()
+        from limit in LimitBehind
         from unit in MaybeUnit
+        from limitToo in LimitBehind
         select One(number) with
         {
             Unit = unit,
-            Limit = more ? LimitSide.AtLeast : null,
+            Limit = limit ?? limitToo,
         };
 
     private static readonly TokenListParser<TokenKind, Amount> Bare = InWords.Or(Pairs).Or(Row).Or(Range).Or(Single);

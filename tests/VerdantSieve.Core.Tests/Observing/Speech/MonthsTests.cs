@@ -11,6 +11,7 @@ public class MonthsTests
     [InlineData("flowers in late April", "flowering", "2026-04-25")]
     [InlineData("red berries in September", "fruit-colour", "2025-09-15")]
     [InlineData("white flowers on 3 June", "flower-colour", "2026-06-03")]
+    [InlineData("May 3 white flowers", "flower-colour", "2026-05-03")]
     [InlineData("white flowers from May to July", "flower-colour", "2026-06-15")]
     [InlineData("white flowers", "flower-colour", null)]
     [InlineData("leaves may be opposite", "arrangement", null)]

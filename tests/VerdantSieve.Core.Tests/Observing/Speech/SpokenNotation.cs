@@ -5,7 +5,7 @@ using VerdantSieve.Core.Measuring;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Core.Observing.Speech;
 
-namespace VerdantSieve.Flora.Tests.Speech;
+namespace VerdantSieve.Core.Tests.Observing.Speech;
 
 /// <summary>What was heard, as the corpus writes it: <c>margin=serrate|crenate?</c>, <c>blade-length=12.7..20.3</c>,
 /// <c>bark-pattern@limb=smooth</c>.</summary>
