@@ -79,9 +79,8 @@ public sealed class Application : IAsyncLifetime
                 ["VERDANT_FLORAS"] = Path.Combine(Root, "floras"),
                 ["VERDANT_PACE"] = "100",
                 ["VERDANT_RUN"] = Path.Combine(Root, ".run", "web-tests"),
-                // Here it is started often and lives shortly: what is compiled anew, and better, would not pay for itself before it has
-                // done nothing new for a second (1,000 milliseconds, in hexadecimal digits).
-                ["DOTNET_TC_CallCountingDelayMs"] = "3E8",
+                // Here it is started often and lives shortly: what is compiled anew, and better, would not pay for itself.
+                ["DOTNET_TC_CallCountingDelayMs"] = "64",
             },
         };
         foreach (var (name, value) in set)

@@ -41,7 +41,7 @@ public class SaidAndTapped(Application application)
         browser.Await(() => Count(browser, ".chip.left") == 2, "what was not understood is not told");
         Assert.Contains("flurbish", browser.Text("#heard"));
         Assert.Contains("stipules red", browser.Text("#heard"));
-        Assert.Contains("colour of the twig: red?", browser.Text("#heard"));
+        Assert.Contains("colour of the leaf stalk: red?", browser.Text("#heard"));
         browser.Find(".chip [name=drop][value=margin]").Click();
         browser.Find("#say").SendKeys(Keys.Enter);
         browser.Await(() => Count(browser, ".mesh") == 1, "not one of two was taken");
