@@ -114,19 +114,24 @@ internal sealed class RowLayout
         folded[Average.Index] += differ * TensorPrimitives.Sum(unknown);
     }
 
-    /// <summary>Fills a row for every taxon, its own values, else the mean of its genus, else of the flora; then that of the
-    /// average.</summary>
+    /// <summary>Fills a row for every taxon, its own values, else the mean of its genus in so far as its kinds have values, and of the
+    /// flora for the rest; then that of the average.</summary>
+    /// <remarks>What is noted of one birch alone is noted since it sets that one apart, and is no mark of the others.</remarks>
     /// <param name="own">The values of each taxon; null where it has none.</param>
     /// <param name="even">What is taken where nothing at all is known.</param>
     public double[][] Fill(IReadOnlyList<double[]?> own, double[] even)
     {
         var overall = Mean(own, even);
         var byGenus = ByGenus(own, overall);
+        var known = Enumerable.Range(0, Taxa).GroupBy(t => GenusOf[t]).ToDictionary(genus => genus.Key, Known);
         return
         [
-            .. own.Select((values, t) => values ?? byGenus[GenusOf[t]]),
+            .. own.Select((values, t) => values ?? Kin(GenusOf[t])),
             [.. overall.Select((value, i) => (1 - Loosened) * value + Loosened * even[i])],
         ];
+
+        double Known(IEnumerable<int> genus) => genus.Average(t => own[t] is null ? 0 : 1);
+        double[] Kin(int genus) => [.. overall.Select((value, i) => known[genus] * byGenus[genus][i] + (1 - known[genus]) * value)];
     }
 
     /// <summary>What each taxon may show where its score leaves something out: half as its genus does, half as the flora at large; then
