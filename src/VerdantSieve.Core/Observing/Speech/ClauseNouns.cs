@@ -29,6 +29,9 @@ internal sealed class ClauseNouns(SpeechListener listener, Clause clause, Phrase
                 yield return item;
         if (behind is not null)
             yield return behind;
+        // “triangular toothed leaves”: teeth are things, and the leaf behind them is what is triangular.
+        if (behind is { Meaning: { States.Count: > 0, IsFruit: false, HasNoun: false } } && Behind(IndexOf(behind), out _) is { } beyond)
+            yield return beyond;
         if (!first)
             foreach (var item in before)
                 yield return item;
@@ -42,6 +45,14 @@ internal sealed class ClauseNouns(SpeechListener listener, Clause clause, Phrase
             yield return ahead;
     }
 
+    private int IndexOf(PhraseItem item)
+    {
+        for (var at = 0; at < clause.Items.Count; at++)
+            if (clause.Items[at] == item)
+                return at;
+        return -1;
+    }
+
     // The nearest noun before, then what is a thing or was said of one.
     private List<PhraseItem> Before(int at)
     {
@@ -49,7 +60,7 @@ internal sealed class ClauseNouns(SpeechListener listener, Clause clause, Phrase
         var things = new List<PhraseItem>();
         // “the underside of the leaf”: the nearer noun may only say whose the other is.
         for (var i = at - 1; i >= 0 && at - i < 16 && nouns.All(noun => noun.Meaning.Organ is not null) && nouns.Count < 2; i--)
-            if (clause.Items[i] is PhraseItem item)
+            if ((clause.Items[i] as PhraseItem ?? (clause.Items[i] as AmountItem)?.Noun) is { } item)
             {
                 if (item.Meaning is { IsTopic: true, HasNoun: false } && !(item.Meaning.IsSide && listener.SpeaksOfBark))
                     nouns.Insert(item.Meaning.Organ is null ? 0 : nouns.Count, item);
@@ -69,11 +80,16 @@ internal sealed class ClauseNouns(SpeechListener listener, Clause clause, Phrase
             // “white four-petalled flowers”.
             if (clause.Items[i] is AmountItem { Counts.Count: > 0 })
                 continue;
+            if (IsUnknownAdjective(i))
+                continue;
             if (clause.Items[i] is not PhraseItem item)
                 return null;
             if (item.Meaning.IsSide && listener.SpeaksOfBark || IsPlaceOnIt(item, at))
                 return null;
-            if (item.Meaning is { IsTopic: true, States.Count: 0 } || item.Meaning.Organ is not null || item.Meaning.IsThing)
+            if (
+                item.Meaning is { IsTopic: true, States.Count: 0 } or { IsThing: true } or { IsThingOfItsOwn: true }
+                || item.Meaning.Organ is not null
+            )
             {
                 freed = !clause.Items.Skip(i + 1).Take(6).Any(rest => rest is PhraseItem { Meaning.States.Count: > 0 } or AmountItem);
                 return item;
@@ -84,6 +100,12 @@ internal sealed class ClauseNouns(SpeechListener listener, Clause clause, Phrase
         }
         return null;
     }
+
+    /// <summary>Whether a word that is not known stands straight before a noun, and says more of that: “black bitter cherries”.</summary>
+    public bool IsUnknownAdjective(int at) =>
+        clause.Items[at] is UnknownItem { IsJoined: false }
+        && clause.Items.ElementAtOrDefault(at + 1)
+            is PhraseItem { Meaning: { IsFruit: true } or { IsTopic: true, States.Count: 0, IsSide: false } };
 
     // “blisters on grey bark”.
     private PhraseItem? OnWhat(int at) =>

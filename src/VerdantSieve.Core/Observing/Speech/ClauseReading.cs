@@ -99,7 +99,17 @@ internal sealed class ClauseReading(SpeechListener listener, Clause clause, Phra
             return;
         }
         PhraseItem[] nouns = item.Meaning.HasNoun ? [item, .. nounsOf.NounsFor(at)] : [.. nounsOf.NounsFor(at)];
+        // “white flowers turning yellow” are no leaves that turn.
+        if (
+            item.Meaning is { SaysOfTurning: true, Organ: not Organ.Leaf }
+            && nouns.FirstOrDefault(noun => noun != item)?.Organs.Any(IsFlowerOrFruit) == true
+        )
+        {
+            HearUnclear(item);
+            return;
+        }
         var (meant, noun) = choiceOf.Choose(item, nouns);
+        meant ??= OfTheKind(item, at);
         // “nearly all” covers an acorn only where it is said of one.
         if (meant is null || noun is null && item.Meaning.Role is not null || GoesAgainst(meant))
         {
@@ -129,6 +139,14 @@ internal sealed class ClauseReading(SpeechListener listener, Clause clause, Phra
         share = null;
     }
 
+    // “a weeping willow”.
+    private StateMeant? OfTheKind(PhraseItem item, int at) =>
+        clause.Items.ElementAtOrDefault(at + 1) is KindsItem
+            ? item.Meaning.States.FirstOrDefault(meant => Organs.Of(meant.Character) == Organ.WholePlant)
+            : null;
+
+    private static bool IsFlowerOrFruit(Organ? organ) => organ is Organ.Flower or Organ.Fruit;
+
     // What shows one state at a time and was said before is not said again otherwise: “papery scales” are not those of the foliage then.
     private bool GoesAgainst(StateMeant meant) =>
         !meant.Character.Variety
@@ -141,6 +159,7 @@ internal sealed class ClauseReading(SpeechListener listener, Clause clause, Phra
     private bool IsOfSomethingElse(int at) =>
         at + 1 < clause.Items.Count
         && clause.Items[at + 1] is UnknownItem
+        && !nounsOf.IsUnknownAdjective(at + 1)
         && (at == 0 || clause.Items[at - 1] is PhraseItem before && (before.Plays(SpokenRole.Silent) || before.Plays(SpokenRole.On)))
         && clause.Items[at] is PhraseItem { Meaning: { IsWhole: false, IsThing: false } meaning }
         && !meaning.States.Any(meant => StateChoice.IsPlainspoken(meant.Character));

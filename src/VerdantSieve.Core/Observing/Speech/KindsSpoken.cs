@@ -17,7 +17,7 @@ internal sealed class KindsSpoken(Lexicon lexicon, IReadOnlyList<SpokenToken> to
     // What parts the name from what is said of it; a noun behind it would make it that noun’s: “oak leaf”.
     private static readonly HashSet<string> Behind = Words(
         """
-        with which that have has but in on by at near along growing grow grown planted tree shrub bush sapling seedling i
+        with which that have has but in on by at near along growing grow grown planted tree shrub bush hedge sapling seedling i
         probably maybe perhaps
         """
     );
@@ -29,13 +29,16 @@ internal sealed class KindsSpoken(Lexicon lexicon, IReadOnlyList<SpokenToken> to
     {
         if (lexicon.Called(tokens, at) is not var (called, end) || phrase is var (_, reached) && reached > end)
             return null;
+        // “An evergreen oak” says that it is evergreen, too, and “weeping willow” that it weeps.
+        if (IsOfTheWhole(at) && lexicon.Called(tokens, at + 1) is not null)
+            return null;
         // “Platanus” and “cypress” are one, “oaks” are several.
         if (tokens[end - 1].IsPlural && !tokens[end - 1].Form.EndsWith('s'))
             return null;
         while (end < tokens.Count && OfAKind.Contains(tokens[end].Form))
             end++;
-        // “Olive, hairless twigs” names a colour; “an olive” does not.
-        var isAState = phrase is ({ States.Count: > 0 } or { IsTopic: true }, _);
+        // “Olive, hairless twigs” names a colour; “an olive” does not, and “weeping willow” is more than “weeping”.
+        var isAState = phrase is ({ States.Count: > 0 } or { IsTopic: true }, var said) && said == end;
         return SaysWhatItIs(at, isAState) && StandsAlone(end) ? (called, end) : null;
     }
 
@@ -48,13 +51,45 @@ internal sealed class KindsSpoken(Lexicon lexicon, IReadOnlyList<SpokenToken> to
             if (token.Kind == TokenKind.Stop)
                 return introduced || !withAnArticle;
             if (token.Kind == TokenKind.Comma)
-                return introduced;
+                return introduced || !withAnArticle && SaysWhereAlone(before);
             introduced |= token.Form is "a" or "an" or "is";
-            if (!Before.Contains(token.Form) && !IsDoubt(before))
+            if (!Before.Contains(token.Form) && !IsDoubt(before) && !IsOfTheWhole(before) && !IsWhere(before))
                 return false;
         }
         return introduced || !withAnArticle;
     }
+
+    // “Texas hills, small evergreen oak”: before the comma stands where it is, and nothing that was seen of it.
+    private bool SaysWhereAlone(int comma)
+    {
+        var from = comma;
+        while (from > 0 && tokens[from - 1].Kind != TokenKind.Stop)
+            from--;
+        var where = false;
+        for (var at = from; at < comma;)
+        {
+            if (lexicon.Phrase(tokens, at) is not var (meaning, end))
+            {
+                at++;
+                continue;
+            }
+            var isPlace = meaning.SaysWhere;
+            if (!isPlace && (meaning.States.Count > 0 || meaning.IsTopic))
+                return false;
+            where |= isPlace;
+            at = end;
+        }
+        return where;
+    }
+
+    // “bushy”, “evergreen”, “weeping”.
+    private bool IsOfTheWhole(int at) =>
+        lexicon.Phrase(tokens, at) is ({ States.Count: > 0 } meaning, var end)
+        && end == at + 1
+        && meaning.States.Any(meant => meant.Character.Id is CharacterIds.Habit or CharacterIds.LeafPersistence or CharacterIds.Crown);
+
+    // “mountain oak”; the mountain ash is no ash.
+    private bool IsWhere(int at) => lexicon.Phrase(tokens, at) is ({ SaysWhere: true }, var end) && end == at + 1;
 
     // “I think it’s”, “probably”, “definitely”: the last word of the phrase is met first.
     private bool IsDoubt(int at)

@@ -12,11 +12,13 @@ internal sealed class Lexicon
     private readonly FrozenDictionary<string, string> nouns;
     private readonly PhraseTree<List<Taxon>> surnames = new();
     private readonly ILookup<string, Taxon> byGenus;
+    private readonly FrozenSet<string> kindNames;
 
     public Lexicon(Flora flora)
     {
         Vocabulary = flora.Vocabulary;
         Measures = [.. flora.Characters.OfType<MeasureCharacter>()];
+        kindNames = flora.Taxa.SelectMany(taxon => taxon.CommonNames).Select(WordForms.Of).ToFrozenSet();
         byGenus = flora.Taxa.ToLookup(taxon => taxon.Name.Genus);
         nouns = flora.Characters.ToFrozenDictionary(character => character.Id, FirstWord);
         SpokenPhrases.AddTo(phrases);
@@ -111,10 +113,10 @@ internal sealed class Lexicon
         return words.FirstOrDefault(Organs.Of(character) == Organ.Fruit ? "fruit" : "");
     }
 
-    // “buds with”, “wing reaching”, “flowers like”: the noun alone.
+    // “buds with”, “wing reaching”, “nut in”: the noun alone.
     private static string Noun(string words)
     {
-        foreach (var end in new[] { " with", " reaching", " covering", " by" })
+        foreach (var end in new[] { " with", " reaching", " covering", " by", " in" })
             if (words.EndsWith(end, StringComparison.Ordinal))
                 return words[..^end.Length];
         return words is "a" or "growing" or "turning" or "smelling" ? "" : words;
@@ -148,33 +150,44 @@ internal sealed class Lexicon
         // “not”, “several”, “below” say something else first.
         if (phrases.At(id) is { Role: null, About.Count: 0 })
             Name(id, false);
-        Name(label, false);
+        // “of fruit” is said behind its noun alone: “cones of fruit” smell of nothing.
+        if (!label.StartsWith("of ", StringComparison.Ordinal))
+            Name(label, false);
         foreach (var name in also)
         {
             Name(name, true);
-            // “sawtoothed” is “saw-toothed”.
-            if (PhraseTree<Meaning>.Words(name) is [var one, var other] && phrases.Find(one + other) is null)
+            // “acorns in the woods”: where it stands is no set of the fruit.
+            if (character.Id == CharacterIds.Habitat && name != Bare(name))
+                AddName(character, id, name, name, true, hanging);
+            // “sawtoothed” is “saw-toothed”; “redbud” is a tree.
+            if (
+                PhraseTree<Meaning>.Words(name) is [var one, var other]
+                && phrases.Find(one + other) is null
+                && !kindNames.Contains(one + other)
+            )
                 Name(one + other, true);
         }
 
-        void Name(string name, bool owned)
-        {
-            // “needles in twos” is read as an amount, which says more.
-            var last = name[(name.LastIndexOf(' ') + 1)..];
-            var counted = last[^1] == 's' && WordForms.Numbers.ContainsKey(WordForms.Of(last));
-            if (counted || phrases.At(Bare(name)) is not { } meaning)
-                return;
-            // “broad at the top” is no broad leaf.
-            if (meaning.Dimension is not null && character.Id == CharacterIds.Foliage)
-                return;
-            meaning.States.RemoveAll(meant => meant.Character == character && !meant.Owned && meant.Word == id);
-            if (meaning.States.All(meant => meant.Character != character || meant.Word != id))
-                meaning.States.Add(new StateMeant(character, id, owned));
-            meaning.Words = PhraseTree<Meaning>.Words(Bare(name)).Length;
-            AddNoun(meaning, name);
-            meaning.Hanging.UnionWith(hanging);
-            meaning.IsFruit |= Organs.Of(character) == Organ.Fruit && character is { Phrase: "{}", OnlyIf.IsPresence: true };
-        }
+        void Name(string name, bool owned) => AddName(character, id, name, Bare(name), owned, hanging);
+    }
+
+    private void AddName(StateCharacter character, string id, string name, string said, bool owned, Character[] hanging)
+    {
+        // “needles in twos” is read as an amount, which says more.
+        var last = name[(name.LastIndexOf(' ') + 1)..];
+        var counted = last[^1] == 's' && WordForms.Numbers.ContainsKey(WordForms.Of(last));
+        if (counted || phrases.At(said) is not { } meaning)
+            return;
+        // “broad at the top” is no broad leaf.
+        if (meaning.Dimension is not null && character.Id == CharacterIds.Foliage)
+            return;
+        meaning.States.RemoveAll(meant => meant.Character == character && !meant.Owned && meant.Word == id);
+        if (meaning.States.All(meant => meant.Character != character || meant.Word != id))
+            meaning.States.Add(new StateMeant(character, id, owned));
+        meaning.Words = PhraseTree<Meaning>.Words(said).Length;
+        AddNoun(meaning, name);
+        meaning.Hanging.UnionWith(hanging);
+        meaning.IsFruit |= Organs.Of(character) == Organ.Fruit && character is { Phrase: "{}", OnlyIf.IsPresence: true };
     }
 
     // “sticky buds” says that buds can be sticky: then “large sticky brown buds” and “buds pointed and sticky” say so too. What is said
@@ -218,6 +231,7 @@ internal sealed class Lexicon
             {
                 meaning.HasNoun = true;
                 meaning.About.UnionWith(noun.About);
+                meaning.Hanging.UnionWith(noun.Hanging);
                 meaning.Organ ??= noun.Organ;
             }
     }

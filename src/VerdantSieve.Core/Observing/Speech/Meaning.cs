@@ -63,6 +63,13 @@ internal sealed class Meaning
     /// <summary>Whether it is a thing beside being a state: “acorns”, “needles”, “lobed”.</summary>
     public bool IsThing => Hanging.Count > 0 || IsFruit || HasNoun;
 
+    /// <summary>Whether it is a thing that the plant has: “thorns”, “tendrils”.</summary>
+    public bool IsThingOfItsOwn => States.Any(meant => IsThingItself(meant.Character));
+
+    /// <summary>Whether a character's states are things, and none that is said of another.</summary>
+    public static bool IsThingItself(Character character) =>
+        character.Phrase.EndsWith(" with {}", StringComparison.Ordinal) || character.Phrase.EndsWith(" by {}", StringComparison.Ordinal);
+
     /// <summary>Whether it is a state with its noun: “green twig”.</summary>
     public bool HasNoun { get; set; }
 
@@ -77,6 +84,16 @@ internal sealed class Meaning
 
     /// <summary>Whether it says enough to be understood whatever stands round it.</summary>
     public bool IsWhole => HasNoun || Words > 2;
+
+    /// <summary>Whether it says whose land it is, and that only before a place: “Scottish moor”, but “English oak”.</summary>
+    public bool IsOfAPeople { get; set; }
+
+    /// <summary>Whether it says how leaves turn, and nothing else: “turning yellow”.</summary>
+    public bool SaysOfTurning => States.Count > 0 && States.All(meant => meant.Character.Stages.Count > 0);
+
+    /// <summary>Whether it says where the plant stands, and nothing that is seen of it.</summary>
+    public bool SaysWhere =>
+        Region is not null || Setting is not null || States.Count > 0 && States.All(meant => meant.Character.Id == CharacterIds.Habitat);
 
     /// <summary>Whether it is a kind of fruit.</summary>
     public bool IsFruit { get; set; }

@@ -123,7 +123,25 @@ internal sealed class SpeechListener(Lexicon lexicon, SpokenAbout about)
                 Remember(sentence[at]);
             }
         }
+        HearLeaflets(items);
     }
+
+    // “oval leaflets” says that the leaf has some, and nobody need say so twice.
+    private void HearLeaflets(IReadOnlyList<SpokenItem> items)
+    {
+        if (
+            items.OfType<PhraseItem>().FirstOrDefault(item => item.Used && item.Meaning.Counts.Any(IsOfLeaflets)) is not { } leaflets
+            || lexicon.Vocabulary.Find(CharacterIds.Structure) is not StateCharacter structure
+            || structure.BroadWords.FirstOrDefault(word => word.Id == "compound") is not { } compound
+            || Mentions.Any(mention =>
+                mention.Character == structure || mention is { Untold: false } && IsAskedOfLeaflets(mention.Character)
+            )
+        )
+            return;
+        Add(new Mention(structure, leaflets.Span) { State = compound.Id });
+    }
+
+    private static bool IsAskedOfLeaflets(Character character) => character.OnlyIf?.CharacterId == CharacterIds.Structure;
 
     // “white flowers in May”, “in late spring”: that is when these were seen, and not the day of the look.
     private void HearSeen(Clause clause, PhraseItem? ahead)
@@ -177,7 +195,8 @@ internal sealed class SpeechListener(Lexicon lexicon, SpokenAbout about)
 
     private void Remember(Clause clause)
     {
-        foreach (var item in clause.When().What.OfType<PhraseItem>())
+        var said = clause.When().What.Select(item => item is AmountItem { Noun: { } counted } ? counted : item);
+        foreach (var item in said.OfType<PhraseItem>())
             if (item.Meaning.IsTopic || item.Meaning.IsThing || item.Said is not null)
                 remembered.Insert(0, item);
         if (remembered.Count > Remembered)

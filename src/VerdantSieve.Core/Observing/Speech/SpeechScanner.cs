@@ -94,13 +94,13 @@ internal sealed class SpeechScanner
             items.Add(new KindsItem(SpanOf(at, behindKinds), named));
             return behindKinds;
         }
-        if (phrase is var (meaning, end) && (meaning.Month != May || IsTheMonth(at)))
+        if (phrase is var (meaning, end) && (meaning.Month != May || IsTheMonth(at)) && (!meaning.IsOfAPeople || IsBeforeAPlace(end)))
         {
             items.Add(new PhraseItem(SpanOf(at, end), meaning));
             return end;
         }
         if (token.Kind == TokenKind.Word)
-            items.Add(new UnknownItem(token.Span));
+            items.Add(new UnknownItem(token.Span, at > 0 && tokens[at - 1].Kind == TokenKind.Dash));
         return at + 1;
     }
 
@@ -116,6 +116,15 @@ internal sealed class SpeechScanner
             || at + 1 == tokens.Count
             || behind.Kind != TokenKind.Word
             || BehindMay.Contains(behind.Form);
+    }
+
+    // “Danish ditch”, “English beech wood”; of “English oak” nobody knows where it stands.
+    private bool IsBeforeAPlace(int at)
+    {
+        for (var noun = at; noun <= at + 1 && noun < tokens.Count && tokens[noun].Kind == TokenKind.Word; noun++)
+            if (SpokenPhrases.IsPlace(tokens[noun].Form) || lexicon.Phrase(tokens, noun) is ({ SaysWhere: true }, _))
+                return true;
+        return false;
     }
 
     private static SpokenItem? Sign(SpokenToken token) =>
@@ -143,26 +152,34 @@ internal sealed class SpeechScanner
     {
         while (rest.Position < at)
             rest = rest.ConsumeToken().Remainder;
-        if (tokens[at].Kind is not (TokenKind.Number or TokenKind.About) && !AmountGrammar.BeginsWith(tokens[at].Form))
-            return 0;
-        // “like a hand” is a shape.
-        if (tokens[at].Kind == TokenKind.Word && at > 0 && tokens[at - 1].Form == "like")
+        if (!MayBeginAnAmount(at))
             return 0;
         var end = AmountGrammar.Read(rest, out var amount);
-        if (amount is null)
+        if (amount is null || IsOnlyUnder(at, amount, end))
             return 0;
-        var (behind, dimension, counts) = Behind(end);
+        var (behind, dimension, counts, noun) = Behind(end);
         // “three main veins from the base” is no count, “two flat rows” neither, and “four-sided needles” are not four.
         if (phrase is var (meaning, reached) && (meaning.States.Count > 0 || meaning.IsTopic) && SaysMore(reached))
             return 0;
-        items.Add(new AmountItem(SpanOf(at, behind), amount, dimension, counts));
+        items.Add(new AmountItem(SpanOf(at, behind), amount, dimension, counts, noun));
         return behind;
 
         bool SaysMore(int reached) => counts.Count == 0 ? reached > at + 1 : reached > behind || reached == behind && !IsCounted(end);
     }
 
+    // “like a hand” is a shape.
+    private bool MayBeginAnAmount(int at) =>
+        tokens[at].Kind is TokenKind.Number or TokenKind.About
+        || AmountGrammar.BeginsWith(tokens[at].Form) && !(tokens[at].Kind == TokenKind.Word && at > 0 && tokens[at - 1].Form == "like");
+
+    // “nuts under three-lobed wings” are no three lobes at most.
+    private bool IsOnlyUnder(int at, Amount amount, int end) =>
+        amount.Limit is not null && tokens[at].Form is "under" or "over" && tokens[end - 1].Kind == TokenKind.Word && IsCounted(end);
+
     // What stands behind an amount: which way it was taken, or what was counted.
-    private (int End, Dimension? Dimension, IReadOnlyCollection<Character> Counts) Behind(int end)
+    private readonly record struct Tail(int End, Dimension? Dimension, IReadOnlyCollection<Character> Counts, PhraseItem? Noun);
+
+    private Tail Behind(int end)
     {
         var at = end;
         var described = false;
@@ -172,8 +189,9 @@ internal sealed class SpeechScanner
                 at++;
             if (at == tokens.Count)
                 break;
-            if (CountedAsAdjective(at) is { } adjective)
-                return (at + 1, null, adjective);
+            // “five-lobed” counts lobes, “five pointed lobes” no points.
+            if (CountedAsAdjective(at) is { } adjective && !IsCountedThing(at + 1))
+                return new Tail(at + 1, null, adjective, null);
             if (lexicon.Phrase(tokens, at) is not var (meaning, behind))
                 break;
             // “4 pairs of scales” are not “in pairs”.
@@ -183,23 +201,27 @@ internal sealed class SpeechScanner
                 continue;
             }
             if (meaning.Counts.Count > 0)
-                return (described ? end : behind, null, meaning.Counts);
+                return described
+                    ? new Tail(end, null, meaning.Counts, null)
+                    : new Tail(behind, null, meaning.Counts, new PhraseItem(SpanOf(at, behind), meaning));
             if (meaning.Dimension is { } dimension && words == 0)
-                return (behind, dimension, []);
+                return new Tail(behind, dimension, [], null);
             // “five deep lobes”: the noun behind is looked at, and left to be read.
             if (!IsPassedOver(meaning) || meaning.IsTopic)
                 break;
             described |= meaning.States.Count > 0;
             at = behind;
         }
-        return (end, null, []);
+        return new Tail(end, null, [], null);
     }
+
+    private bool IsCountedThing(int at) => at < tokens.Count && lexicon.Phrase(tokens, at) is ({ Counts.Count: > 0 }, _);
 
     // Whether what is counted stands straight behind the number.
     private bool IsCounted(int end)
     {
         var at = end < tokens.Count && tokens[end].Kind == TokenKind.Dash ? end + 1 : end;
-        return at < tokens.Count && (CountedAsAdjective(at) is not null || lexicon.Phrase(tokens, at) is ({ Counts.Count: > 0 }, _));
+        return at < tokens.Count && (CountedAsAdjective(at) is not null || IsCountedThing(at));
     }
 
     private static bool IsPassedOver(Meaning meaning) =>

@@ -32,10 +32,19 @@ internal sealed class PhraseItem(TextSpan span, Meaning meaning) : SpokenItem(sp
 }
 
 /// <summary>A number of things or a size.</summary>
-internal sealed class AmountItem(TextSpan span, Amount amount, Dimension? dimension, IReadOnlyCollection<Character> counts)
-    : SpokenItem(span)
+internal sealed class AmountItem(
+    TextSpan span,
+    Amount amount,
+    Dimension? dimension,
+    IReadOnlyCollection<Character> counts,
+    PhraseItem? noun
+) : SpokenItem(span)
 {
     public Amount Amount { get; } = amount;
+
+    /// <summary>What is counted, as a noun that more may be said of: “two needles, 12 cm”; null where none stands next to it, or
+    /// where it is an item of its own.</summary>
+    public PhraseItem? Noun { get; } = noun;
 
     /// <summary>Which way it was taken, where that was said next to it.</summary>
     public Dimension? Dimension { get; } = dimension;
@@ -71,7 +80,11 @@ internal sealed class PauseItem(TextSpan span, bool ends) : SpokenItem(span)
 internal sealed class DoubtItem(TextSpan span) : SpokenItem(span);
 
 /// <summary>A word that no phrase begins with.</summary>
-internal sealed class UnknownItem(TextSpan span) : SpokenItem(span);
+internal sealed class UnknownItem(TextSpan span, bool isJoined) : SpokenItem(span)
+{
+    /// <summary>Whether a hyphen joins it to the word before: “square-tipped”.</summary>
+    public bool IsJoined { get; } = isJoined;
+}
 
 /// <summary>“ovate/elliptic”: one or the other.</summary>
 internal sealed class SlashItem(TextSpan span) : SpokenItem(span);

@@ -31,7 +31,7 @@ internal static class SpokenPhrases
             """
             very, rather, quite, fairly, slightly, somewhat, pretty, small, large, big, little, great, tall, medium sized, medium, bright,
             deep, light, pale, softly, colored, shaped, extremely, conspicuously, noticeably, strongly, tiny, huge, short, nice, old,
-            young, fresh, healthy, new, ripe, unripe
+            young, fresh, healthy, new, ripe, unripe, pair of, a pair of
             """
         ),
         (SpokenRole.On, "on, all over"),
@@ -240,14 +240,15 @@ internal static class SpokenPhrases
             "GRB",
             """
             england, britain, great britain, scotland, wales, uk, the uk, united kingdom, london, yorkshire, kent, surrey, sussex, cornwall,
-            devon, somerset, norfolk, suffolk, essex, hampshire, oxfordshire, cumbria, northumberland, lancashire, edinburgh, glasgow
+            devon, somerset, dorset, wiltshire, the cotswolds, lake district, the lake district, the scottish highlands, norfolk, suffolk,
+            essex, hampshire, oxfordshire, cumbria, northumberland, lancashire, edinburgh, glasgow
             """
         ),
         ("IRE", "northern ireland, dublin, belfast, galway"),
-        ("FRA", "paris, brittany, normandy, provence"),
+        ("FRA", "paris, brittany, normandy, provence, landes, the landes, alsace, vosges, the vosges"),
         ("BGM", "brussels, flanders, wallonia"),
         ("NET", "netherlands, the netherlands, holland, amsterdam"),
-        ("GER", "germany, bavaria, berlin, hamburg, munich"),
+        ("GER", "germany, bavaria, berlin, hamburg, munich, black forest, the black forest, saxony"),
         ("DEN", "copenhagen, jutland"),
         ("NWY", "new york, new york state, upstate new york, new york city, long island"),
         ("MAS", "boston, cape cod"),
@@ -256,10 +257,61 @@ internal static class SpokenPhrases
         ("GEO", "atlanta"),
         ("WAS", "washington state, seattle, puget sound"),
         ("ORE", "willamette valley"),
-        ("CAL", "san francisco, los angeles, sierra nevada"),
+        ("CAL", "san francisco, los angeles, sierra nevada, monterey, central valley, the central valley"),
         ("BRC", "bc, british columbia, vancouver"),
         ("ONT", "toronto, ottawa"),
         ("QUE", "quebec, montreal"),
+    ];
+
+    private static readonly (string Code, string Words)[] Peoples =
+    [
+        ("GRB", "english, scottish, welsh, british, cornish"),
+        ("IRE", "irish"),
+        ("FRA", "french, breton"),
+        ("BGM", "belgian, flemish"),
+        ("NET", "dutch"),
+        ("GER", "german, bavarian"),
+        ("DEN", "danish"),
+        ("AUT", "austrian"),
+        ("SWI", "swiss"),
+        ("ITA", "italian"),
+        ("SPA", "spanish"),
+        ("POR", "portuguese"),
+        ("SWE", "swedish"),
+        ("NOR", "norwegian"),
+        ("FIN", "finnish"),
+        ("POL", "polish"),
+        ("CZE", "czech"),
+        ("HUN", "hungarian"),
+        ("TEX", "texan"),
+        ("CAL", "californian"),
+    ];
+
+    // What a people's land is said of, beside the habitats that the vocabulary knows.
+    private static readonly HashSet<string> PlaceNouns =
+    [
+        .. """
+            wood woodland forest hill hillside hilltop mountain mountainside alp valley glen dale highland lowland down chalk moor heath bog
+            fen marsh swamp island isle coast beach dune shore cliff river riverbank stream lake canal ditch field meadow pasture farm lane
+            road hedge hedgerow garden park churchyard estate arboretum nursery street village town city suburb countryside
+            """.Split([' ', '\n'], StringSplitOptions.RemoveEmptyEntries),
+    ];
+
+    // “Northern Ontario”, “upstate New York”; “West Virginia” is another country than the west of Virginia.
+    private static readonly string[] PartsOfACountry =
+    [
+        "northern",
+        "southern",
+        "eastern",
+        "western",
+        "northeastern",
+        "northwestern",
+        "southeastern",
+        "southwestern",
+        "central",
+        "coastal",
+        "upstate",
+        "rural",
     ];
 
     private static readonly string[] Months =
@@ -308,6 +360,9 @@ internal static class SpokenPhrases
         (YearPart.LateWinter, "late winter, late in winter, end of winter"),
     ];
 
+    /// <summary>Whether a word is a place of which a people can be named: “Scottish glen”.</summary>
+    public static bool IsPlace(string form) => PlaceNouns.Contains(form);
+
     /// <summary>Adds all of them to what is known of a flora's own words. What the flora says goes before what says nothing.</summary>
     public static void AddTo(PhraseTree<Meaning> tree)
     {
@@ -340,10 +395,13 @@ internal static class SpokenPhrases
             Each(tree, words, meaning => meaning.Age = age);
         foreach (var (stage, words) in Stages)
             Each(tree, words, meaning => meaning.Stage = stage);
-        foreach (var code in Regions.Codes)
-            Each(tree, Regions.Name(code), meaning => meaning.Region = code);
-        foreach (var (code, words) in Countries)
+        foreach (var (code, words) in Regions.Codes.Select(code => (code, Regions.Name(code))).Concat(Countries))
             Each(tree, words, meaning => meaning.Region = code);
+        foreach (var code in Regions.Codes)
+            foreach (var part in PartsOfACountry)
+                Each(tree, $"{part} {Regions.Name(code)}", meaning => meaning.Region ??= code);
+        foreach (var (code, words) in Peoples)
+            Each(tree, words, meaning => (meaning.Region, meaning.IsOfAPeople) = (code, true));
         for (var month = 1; month <= Months.Length; month++)
             Each(tree, Months[month - 1], meaning => meaning.Month = month);
         foreach (var (day, words) in PartsOfAMonth)

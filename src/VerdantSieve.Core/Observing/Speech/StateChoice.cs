@@ -34,7 +34,9 @@ internal sealed class StateChoice(SpeechListener listener, Clause clause)
             if (noun == nouns[0] && IsStraightBefore(item, noun))
                 break;
         }
-        StateMeant[] alone = [.. candidates.Where(candidate => MayStandAlone(candidate, meaning, nouns.FirstOrDefault()))];
+        // “leaves alternate and long thorns”: a thing of its own begins anew.
+        var first = nouns.FirstOrDefault(noun => !meaning.IsThingOfItsOwn || !IsBeforeAnd(noun, item));
+        StateMeant[] alone = [.. candidates.Where(candidate => MayStandAlone(candidate, meaning, first))];
         // “smooth” is said of several things: what is left of them when the nouns have spoken must be what people mean by it alone.
         var several = candidates.Select(candidate => candidate.Character).Distinct().Count() > 1;
         return (
@@ -43,11 +45,20 @@ internal sealed class StateChoice(SpeechListener listener, Clause clause)
         );
     }
 
+    private bool IsBeforeAnd(PhraseItem noun, PhraseItem item) =>
+        clause
+            .Items.OfType<PhraseItem>()
+            .Any(and => and.Plays(SpokenRole.And) && and.Span.Start > noun.Span.Start && and.Span.Start < item.Span.Start);
+
     private static bool IsOfStructure(StateMeant candidate) => candidate.Character.Id == CharacterIds.Structure;
 
     private bool IsStraightBefore(PhraseItem item, PhraseItem noun) =>
         !item.Meaning.IsWhole
-        && noun.Meaning is { Organ: null, States.Count: 0, IsSide: false }
+        && (
+            noun.Meaning is { Organ: null, States.Count: 0, IsSide: false }
+            // “red thorns” are no red leaves.
+            || noun.Meaning.IsThingOfItsOwn
+        )
         && noun.Span.Start > item.Span.Start
         && clause.Items.Contains(noun);
 
@@ -56,12 +67,25 @@ internal sealed class StateChoice(SpeechListener listener, Clause clause)
     {
         if (!IsThereToBeSaid(candidate.Character, meaning))
             return false;
+        // “pale green” alone is no underside.
+        if (!meaning.IsWhole && IsOfASide(candidate.Character) && noun?.Meaning.About.Contains(candidate.Character) != true)
+            return false;
         if (noun is null || meaning.IsWhole && (candidate.Owned || meaning.HasNoun))
             return true;
         return noun.Organs.Contains(Organs.Of(candidate.Character))
             ? MayStandBeside(candidate, noun)
-            : MayStandApart(candidate.Character, noun);
+            : MayStandApart(candidate.Character, noun) && !IsPartOfFruit(candidate, noun);
     }
+
+    // Colours alone: “hairy leaves” are so beneath, where hair is.
+    private static bool IsOfASide(Character character) =>
+        character.OnlySupports && character.Phrase.StartsWith("underside", StringComparison.Ordinal);
+
+    // “cones with thick scales”: these are none of the foliage.
+    private bool IsPartOfFruit(StateMeant candidate, PhraseItem noun) =>
+        candidate is { Character.Id: CharacterIds.Foliage, Word: "scale" }
+        && noun.Organs.Contains(Organ.Fruit)
+        && clause.Items.Contains(noun);
 
     // No fruit and no needles were spoken of, so that “hanging” is not said of cones.
     private bool IsThereToBeSaid(Character character, Meaning meaning)
@@ -93,12 +117,14 @@ internal sealed class StateChoice(SpeechListener listener, Clause clause)
     private bool IsOfItsOrgan(StateMeant candidate, PhraseItem noun) =>
         noun.Meaning.Organ is { } organ
         && candidate.Owned
+        && !IsOfASide(candidate.Character)
         && IsOf(candidate.Character, organ)
         && (organ != Organ.Fruit || listener.IsThere(candidate.Character));
 
     private static bool HangsOnIt(Character character, PhraseItem noun) =>
         Organs.Of(character) == Organ.Leaf
         && character.Part != "petiole"
+        && !IsOfASide(character)
         && character.OnlyIf is { IsPresence: false } condition
         && noun.Meaning.About.Any(other => other.Id == condition.CharacterId);
 
@@ -111,7 +137,7 @@ internal sealed class StateChoice(SpeechListener listener, Clause clause)
     // “ovate”, “opposite”, “a shrub” are said without a noun; “black” and “hairy” are not.
     public static bool IsPlainspoken(Character character) =>
         SaysItsNoun(character)
-        || IsThing(character)
+        || Meaning.IsThingItself(character)
         || character.Phrase is "leaves {}" or "blade {}" or "{} margin" or "{} leaf" or "growing {}" or "flowers {}";
 
     private static StateMeant? Broadest(StateMeant[] candidates) =>
@@ -128,12 +154,8 @@ internal sealed class StateChoice(SpeechListener listener, Clause clause)
         && said.Part == character.Part
         && (Organs.Of(said) != Organ.Leaf || said.Part == "needles")
         && listener.Lexicon.NounOf(said) == listener.Lexicon.NounOf(character)
-        && !IsThing(said)
+        && !Meaning.IsThingItself(said)
         && listener.IsThere(character);
-
-    // “thorns” and “tendrils” are things of their own.
-    private static bool IsThing(Character character) =>
-        character.Phrase.EndsWith(" with {}", StringComparison.Ordinal) || character.Phrase.EndsWith(" by {}", StringComparison.Ordinal);
 
     // The only one; of one character's the broadest word; else the only one that the vocabulary lists among what people say.
     private static StateMeant? One(StateMeant[] candidates)

@@ -23,6 +23,7 @@ public class KindsCalledTests
     [InlineData("oak species with lobed leaves")]
     [InlineData("The tree is an oak")]
     [InlineData("we found an oak")]
+    [InlineData("White oak, leaves lobed")]
     public void What_the_plant_is_said_to_be_is_heard(string text)
     {
         var heard = Spoken.Hear(text);
@@ -44,6 +45,43 @@ public class KindsCalledTests
     [InlineData("leaves narrower than an oak")]
     public void What_only_stands_beside_it_is_not(string text) => Assert.Null(Spoken.Hear(text).Kinds);
 
+    [Theory]
+    [InlineData("Oregon, oak with lobed leaves", true)]
+    [InlineData("Oregon hills, tall oak, leaves lobed", true)]
+    [InlineData("hedge in Oregon, oak", true)]
+    [InlineData("roadside oak, Oregon", true)]
+    [InlineData("somewhere, oak with lobed leaves", false)]
+    [InlineData("leaves lobed in Oregon, oak", false)]
+    [InlineData("Oregon, oak leaves", false)]
+    public void Behind_a_place_and_nothing_that_was_seen_the_bare_name_says_what_it_is(string text, bool heard) =>
+        Assert.Equal(heard, Spoken.Hear(text).Kinds is not null);
+
+    [Theory]
+    [InlineData("an evergreen oak", "leaf-persistence")]
+    [InlineData("Oregon, evergreen oak", "leaf-persistence")]
+    [InlineData("a weeping oak", "crown")]
+    public void What_is_said_of_the_whole_plant_before_its_name_is_heard_as_well(string text, string character)
+    {
+        var heard = Spoken.Hear(text);
+        Assert.Equal(["Quercus"], heard.Kinds?.Names ?? []);
+        Assert.Equal([character], heard.Readings.Select(one => one.Reading.Character));
+        Assert.Empty(heard.Left);
+    }
+
+    [Theory]
+    [InlineData("an evergreen oak", true)]
+    [InlineData("an oak", false)]
+    public void A_name_that_begins_with_what_is_said_of_the_plant_says_that_too(string text, bool evergreen)
+    {
+        var flora = FloraNamed("evergreen oak");
+        var heard = new SpeechReader(flora, new VocabularyIndex(flora.Vocabulary)).Read(text, new SpokenAbout(new LocalDate(2026, 8, 20)));
+        Assert.NotNull(heard.Kinds);
+        Assert.Equal(evergreen, heard.Readings.Any(one => one.Reading.Character == "leaf-persistence"));
+    }
+
+    [Fact]
+    public void What_is_said_of_a_part_is_not_said_of_the_kind() => Assert.Null(Spoken.Hear("hairy oak").Kinds);
+
     [Fact]
     public void Of_two_different_ones_neither_is_heard_and_both_are_told()
     {
@@ -63,17 +101,17 @@ public class KindsCalledTests
                 .Read("wirebush, dark", new SpokenAbout(new LocalDate(2026, 8, 20)))
                 .Kinds
         );
-
-        static Flora FloraNamed(string name) =>
-            new(
-                SmallFlora.Flora.About with
-                {
-                    GenusWords = new Dictionary<string, string> { ["Quercus"] = name },
-                },
-                SmallFlora.Flora.Vocabulary,
-                SmallFlora.Flora.Taxa
-            );
     }
+
+    private static Flora FloraNamed(string name) =>
+        new(
+            SmallFlora.Flora.About with
+            {
+                GenusWords = new Dictionary<string, string> { ["Quercus"] = name },
+            },
+            SmallFlora.Flora.Vocabulary,
+            SmallFlora.Flora.Taxa
+        );
 
     [Fact]
     public void A_look_is_then_among_these_and_the_rest_stays_possible()

@@ -67,6 +67,94 @@ public class NounsTests
     public void With_leaflets_a_word_for_both_says_how_they_stand(string text, params string[] heard) => Assert.Equal(heard, Hear(text));
 
     [Theory]
+    [InlineData("black bitter berries", "fruit-colour=black", "fruit-type=berry")]
+    [InlineData("black bitter", "")]
+    [InlineData("with black marks on the twig", "")]
+    [InlineData("green bitter twigs", "twig-colour=green")]
+    [InlineData("green-bitter twigs", "")]
+    public void A_word_that_is_not_known_may_stand_before_the_noun(string text, params string[] heard) =>
+        Assert.Equal(heard.Where(one => one.Length > 0), Hear(text));
+
+    [Theory]
+    [InlineData("a conifer with two needles, 12 cm, bark grey", "needle-length")]
+    [InlineData("five leaflets, 12 cm, bark grey", "blade-length")]
+    public void More_is_said_of_what_was_counted(string text, string size) => Assert.Contains(size, Hear(text));
+
+    [Theory]
+    [InlineData("cones with scales", "fruit-type=cone")]
+    [InlineData("twigs with scales", "foliage=scale")]
+    public void Scales_of_cones_are_none_of_the_foliage(string text, params string[] heard) => Assert.Equal(heard, Hear(text));
+
+    [Theory]
+    [InlineData("nuts under three-lobed leaves", "lobe-count", false)]
+    [InlineData("leaf under three cm long", "blade-length", true)]
+    public void What_lies_under_a_lobed_thing_has_no_fewer_lobes(string text, string character, bool limited)
+    {
+        var readings = Reader.Read(text, new SpokenAbout(new LocalDate(2026, 8, 20))).Readings;
+        Assert.Equal(limited, readings.Single(one => one.Reading.Character == character).Reading.Observation is Limited);
+    }
+
+    [Theory]
+    [InlineData("white flowers turning yellow", false)]
+    [InlineData("berries turning red", false)]
+    [InlineData("leaves turning yellow", true)]
+    [InlineData("leaves turning yellow, white flowers", true)]
+    public void What_turns_beside_flowers_or_fruit_is_no_leaf(string text, bool heard) =>
+        Assert.Equal(heard, Hear(text).Any(reading => reading.StartsWith("autumn-colour", StringComparison.Ordinal)));
+
+    [Theory]
+    [InlineData("leaves opposite and thorns", true)]
+    [InlineData("leaves opposite, thorns", true)]
+    [InlineData("leaves with thorns", false)]
+    public void A_thing_of_its_own_begins_anew_behind_and(string text, bool heard) =>
+        Assert.Equal(heard, Hear(text).Contains("armature=thorns"));
+
+    [Theory]
+    [InlineData("leaves opposite and yellow thorns", false)]
+    [InlineData("leaves opposite and yellow", true)]
+    public void The_colour_of_thorns_is_not_that_of_the_leaves(string text, bool heard) =>
+        Assert.Equal(heard, Hear(text).Any(reading => reading.StartsWith("leaf-colour", StringComparison.Ordinal)));
+
+    [Theory]
+    [InlineData("triangular toothed leaves", "shape=triangular", "margin=toothed")]
+    [InlineData("triangular toothed buds", "bud-form=triangular")]
+    public void Behind_a_word_that_others_hang_on_the_noun_is_looked_for(string text, params string[] heard) =>
+        Assert.Equal(heard.Order(), Hear(text).Order());
+
+    [Theory]
+    [InlineData("rusty", false)]
+    [InlineData("rusty underneath", true)]
+    [InlineData("underside rusty", true)]
+    public void Colours_of_the_underside_need_their_side(string text, bool heard) =>
+        Assert.Equal(heard, Hear(text).Contains("underside-colour=rusty"));
+
+    [Theory]
+    [InlineData("acorns in the woods", "fruit-type=acorn", "habitat=rich-woods")]
+    [InlineData("acorns in clusters", "fruit-type=acorn")]
+    public void Where_it_stands_is_heard_beside_any_noun(string text, params string[] heard) =>
+        Assert.Equal(heard, Hear(text).Where(reading => !reading.StartsWith("fruit-hang", StringComparison.Ordinal)));
+
+    [Theory]
+    [InlineData("oval leaflets", true)]
+    [InlineData("oval leaves", false)]
+    [InlineData("no leaflets", false)]
+    [InlineData("five leaflets", false)]
+    public void Who_speaks_of_leaflets_says_that_there_are_some_where_nothing_else_does(string text, bool heard) =>
+        Assert.Equal(heard, Hear(text).Contains("structure=compound"));
+
+    [Theory]
+    [InlineData("five pointed lobes", "lobe-tip=pointed", "lobe-count")]
+    [InlineData("five-lobed", "lobe-count")]
+    public void What_is_said_of_the_counted_thing_is_not_what_is_counted(string text, params string[] heard) =>
+        Assert.Equal(heard.Order(), Hear(text).Order());
+
+    [Theory]
+    [InlineData("leaves silver", false)]
+    [InlineData("leaves silver underneath", true)]
+    public void What_is_said_of_the_leaf_is_not_said_of_its_underside(string text, bool heard) =>
+        Assert.Equal(heard, Hear(text).Contains("underside-colour=white"));
+
+    [Theory]
     [InlineData("white five-petalled flowers", "flower-colour=white", "petal-count")]
     [InlineData("five-petalled white flowers", "flower-colour=white", "petal-count")]
     public void A_count_may_stand_between_a_word_and_its_noun(string text, params string[] heard) =>

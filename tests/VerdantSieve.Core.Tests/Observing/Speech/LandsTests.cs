@@ -1,0 +1,34 @@
+using Xunit;
+
+namespace VerdantSieve.Core.Tests.Observing.Speech;
+
+/// <summary>Where a plant stands, as people say it.</summary>
+public class LandsTests
+{
+    [Theory]
+    [InlineData("Scottish moor", "GRB")]
+    [InlineData("an English garden", "GRB")]
+    [InlineData("Danish ditch, shrub", "DEN")]
+    [InlineData("English oak wood", "GRB")]
+    [InlineData("in the Austrian Alps", "AUT")]
+    // Kinds are called after peoples as well.
+    [InlineData("English oak", null)]
+    [InlineData("leaf like the Austrian pine", null)]
+    [InlineData("leaves of the English kind", null)]
+    [InlineData("Irish", null)]
+    public void A_people_is_a_land_only_before_a_place(string text, string? region) => Assert.Equal(region, Spoken.Hear(text).Region);
+
+    [Theory]
+    [InlineData("northern Ontario", "ONT")]
+    [InlineData("coastal Oregon", "ORE")]
+    [InlineData("upstate New York", "NWY")]
+    [InlineData("western North Carolina", "NCA")]
+    [InlineData("West Virginia", "WVA")]
+    [InlineData("western Virginia", "VRG")]
+    public void A_part_of_a_country_is_in_it(string text, string region)
+    {
+        var heard = Spoken.Hear(text);
+        Assert.Equal(region, heard.Region);
+        Assert.Empty(heard.Left);
+    }
+}
