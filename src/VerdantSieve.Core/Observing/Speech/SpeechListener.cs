@@ -304,7 +304,9 @@ internal sealed class SpeechListener(Lexicon lexicon, SpokenAbout about)
         {
             AmountItem amount => amount.Counts.Any(IsOfLeaflets),
             PhraseItem { Meaning: var meaning } => meaning.Counts.Any(IsOfLeaflets)
-                || meaning.States.Any(meant => meant is { Character.Id: CharacterIds.Structure, Owned: true, Word: not "simple" }),
+                // “flowers from one point” are no leaflets.
+                || meaning.States.Count > 0
+                    && meaning.States.All(meant => meant is { Character.Id: CharacterIds.Structure, Owned: true, Word: not "simple" }),
             _ => false,
         };
 

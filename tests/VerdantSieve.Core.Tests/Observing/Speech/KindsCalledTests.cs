@@ -60,6 +60,8 @@ public class KindsCalledTests
     [InlineData("an evergreen oak", "leaf-persistence")]
     [InlineData("Oregon, evergreen oak", "leaf-persistence")]
     [InlineData("a weeping oak", "crown")]
+    // By itself it may be said of buds as well.
+    [InlineData("a conical oak", "crown")]
     public void What_is_said_of_the_whole_plant_before_its_name_is_heard_as_well(string text, string character)
     {
         var heard = Spoken.Hear(text);

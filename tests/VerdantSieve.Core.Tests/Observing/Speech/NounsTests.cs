@@ -123,6 +123,7 @@ public class NounsTests
 
     [Theory]
     [InlineData("rusty", false)]
+    [InlineData("ferruginous", false)]
     [InlineData("rusty underneath", true)]
     [InlineData("underside rusty", true)]
     public void Colours_of_the_underside_need_their_side(string text, bool heard) =>

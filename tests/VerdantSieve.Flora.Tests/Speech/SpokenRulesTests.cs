@@ -1,0 +1,36 @@
+using NodaTime;
+using VerdantSieve.Core.Botany;
+using VerdantSieve.Core.Observing.Speech;
+using VerdantSieve.Core.Tests.Observing.Speech;
+using Xunit;
+
+namespace VerdantSieve.Flora.Tests.Speech;
+
+/// <summary>Rules of speech that only the words of the shipped flora show, each on both sides.</summary>
+public class SpokenRulesTests
+{
+    private static readonly SpeechReader Reader = new(ShippedFlora.Flora, new VocabularyIndex(ShippedFlora.Flora.Vocabulary));
+
+    [Theory]
+    // What is said of the counted thing is not what is counted.
+    [InlineData("five pointed lobes", "lobe-count=5; lobe-tip=pointed")]
+    [InlineData("five-pointed leaf", "lobe-count=5")]
+    // “Flat needles” are one phrase, and needles have tips.
+    [InlineData("sharp flat needles", "needle-tip=sharp; needle-section=flat")]
+    [InlineData("sharp twigs", "")]
+    // “Of fruit” is a smell behind “smells” alone.
+    [InlineData("a red cone of fruit", "fruit-colour=red; fruit-type=cone")]
+    [InlineData("smells of fruit", "smell=fruity")]
+    // A tree’s name is no bud.
+    [InlineData("Redbud with heart-shaped leaves", "among=Cercis; shape=heart")]
+    [InlineData("red buds", "bud-colour=red")]
+    // What was counted is a noun for what is said behind it.
+    [InlineData("five lobes pointed", "lobe-count=5; lobe-tip=pointed")]
+    [InlineData("five leaflets from one point", "leaflet-count=5; structure=palmate")]
+    [InlineData("flowers from one point", "flower-cluster=umbel")]
+    public void Is_heard(string text, string expected) =>
+        Assert.Equal(
+            expected.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).Order(),
+            SpokenNotation.Of(Reader.Read(text, new SpokenAbout(new LocalDate(2026, 8, 20)))).Order()
+        );
+}
