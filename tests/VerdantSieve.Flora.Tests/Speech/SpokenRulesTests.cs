@@ -21,6 +21,11 @@ public class SpokenRulesTests
     // “Of fruit” is a smell behind “smells” alone.
     [InlineData("a red cone of fruit", "fruit-colour=red; fruit-type=cone")]
     [InlineData("smells of fruit", "smell=fruity")]
+    // A plant’s name beside leaves is no fruit.
+    [InlineData("grape-like leaves", "")]
+    [InlineData("leaves like an olive", "")]
+    [InlineData("small grapes", "fruit-type=berry")]
+    [InlineData("olive-like fruit", "fruit-type=drupe")]
     // A tree’s name is no bud.
     [InlineData("Redbud with heart-shaped leaves", "among=Cercis; shape=heart")]
     [InlineData("red buds", "bud-colour=red")]

@@ -53,8 +53,7 @@ internal sealed record Clause(IReadOnlyList<SpokenItem> Items)
         && (first.States.Count == 0 || first.Organ is not null);
 
     /// <summary>Whether flowers or fruit are named in it.</summary>
-    public bool SpeaksOfFlowersOrFruit =>
-        Items.OfType<PhraseItem>().Any(item => item.Organs.Any(organ => organ is Organ.Flower or Organ.Fruit));
+    public bool SpeaksOfFlowersOrFruit => Items.OfType<PhraseItem>().Any(item => item.IsOfFlowersOrFruit);
 
     /// <summary>The part of the year that is named; null where none is.</summary>
     public YearPart? YearPart => Items.OfType<PhraseItem>().Select(item => item.Meaning.YearPart).FirstOrDefault(part => part is not null);

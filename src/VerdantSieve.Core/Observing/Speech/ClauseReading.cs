@@ -102,7 +102,7 @@ internal sealed class ClauseReading(SpeechListener listener, Clause clause, Phra
         // “white flowers turning yellow” are no leaves that turn.
         if (
             item.Meaning is { SaysOfTurning: true, Organ: not Organ.Leaf }
-            && nouns.FirstOrDefault(noun => noun != item)?.Organs.Any(IsFlowerOrFruit) == true
+            && nouns.FirstOrDefault(noun => noun != item) is { IsOfFlowersOrFruit: true }
         )
         {
             HearUnclear(item);
@@ -144,8 +144,6 @@ internal sealed class ClauseReading(SpeechListener listener, Clause clause, Phra
         clause.Items.ElementAtOrDefault(at + 1) is KindsItem
             ? item.Meaning.States.FirstOrDefault(meant => Organs.Of(meant.Character) == Organ.WholePlant)
             : null;
-
-    private static bool IsFlowerOrFruit(Organ? organ) => organ is Organ.Flower or Organ.Fruit;
 
     // What shows one state at a time and was said before is not said again otherwise: “papery scales” are not those of the foliage then.
     private bool GoesAgainst(StateMeant meant) =>

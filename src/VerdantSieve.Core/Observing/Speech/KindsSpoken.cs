@@ -22,6 +22,9 @@ internal sealed class KindsSpoken(Lexicon lexicon, IReadOnlyList<SpokenToken> to
         """
     );
 
+    // Nobody says where it stands in more words; a text that never ends a sentence costs no more for it.
+    private const int MostWords = 30;
+
     private static readonly HashSet<string> OfAKind = Words("sp spp species");
 
     /// <summary>What is said at a place that the plant is, and the place behind it; null where nothing is.</summary>
@@ -64,9 +67,10 @@ internal sealed class KindsSpoken(Lexicon lexicon, IReadOnlyList<SpokenToken> to
     {
         var from = comma;
         while (from > 0 && tokens[from - 1].Kind != TokenKind.Stop)
-            from--;
+            if (comma - --from > MostWords)
+                return false;
         var where = false;
-        for (var at = from; at < comma;)
+        for (var at = from; at < comma; )
         {
             if (lexicon.Phrase(tokens, at) is not var (meaning, end))
             {

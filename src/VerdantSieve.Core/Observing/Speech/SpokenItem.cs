@@ -28,6 +28,9 @@ internal sealed class PhraseItem(TextSpan span, Meaning meaning) : SpokenItem(sp
             ? [Botany.Organs.Of(said)]
             : Meaning.About.Concat(Meaning.Hanging).Select(Botany.Organs.Of).Append(Meaning.IsFruit ? Organ.Fruit : Meaning.Organ);
 
+    /// <summary>Whether flowers or fruit are spoken of by it.</summary>
+    public bool IsOfFlowersOrFruit => Organs.Any(organ => organ is Organ.Flower or Organ.Fruit);
+
     public bool Plays(SpokenRole role) => Meaning.Role == role && Meaning.States.Count == 0 && !Meaning.IsTopic;
 }
 

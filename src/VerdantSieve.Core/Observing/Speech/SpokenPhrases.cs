@@ -395,11 +395,12 @@ internal static class SpokenPhrases
             Each(tree, words, meaning => meaning.Age = age);
         foreach (var (stage, words) in Stages)
             Each(tree, words, meaning => meaning.Stage = stage);
-        foreach (var (code, words) in Regions.Codes.Select(code => (code, Regions.Name(code))).Concat(Countries))
+        (string Code, string Words)[] countries = [.. Regions.Codes.Select(code => (code, Regions.Name(code))), .. Countries];
+        foreach (var (code, words) in countries)
             Each(tree, words, meaning => meaning.Region = code);
-        foreach (var code in Regions.Codes)
-            foreach (var part in PartsOfACountry)
-                Each(tree, $"{part} {Regions.Name(code)}", meaning => meaning.Region ??= code);
+        foreach (var (code, words) in countries)
+        foreach (var part in PartsOfACountry)
+            Each(tree, $"{part} {words.Replace(",", $", {part}", StringComparison.Ordinal)}", meaning => meaning.Region ??= code);
         foreach (var (code, words) in Peoples)
             Each(tree, words, meaning => (meaning.Region, meaning.IsOfAPeople) = (code, true));
         for (var month = 1; month <= Months.Length; month++)

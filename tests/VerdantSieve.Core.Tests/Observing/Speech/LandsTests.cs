@@ -23,6 +23,9 @@ public class LandsTests
     [InlineData("coastal Oregon", "ORE")]
     [InlineData("upstate New York", "NWY")]
     [InlineData("western North Carolina", "NCA")]
+    [InlineData("northern England", "GRB")]
+    [InlineData("northern Ireland", "IRE")]
+    [InlineData("southern Germany", "GER")]
     [InlineData("West Virginia", "WVA")]
     [InlineData("western Virginia", "VRG")]
     public void A_part_of_a_country_is_in_it(string text, string region)
