@@ -45,8 +45,8 @@ public class WordingTests
     public void Every_score_of_the_flora_can_be_said()
     {
         foreach (var taxon in SmallFlora.Flora.Taxa)
-        foreach (var (id, score) in taxon.Scores)
-            Assert.NotEmpty(Wording.Of(new Scored(SmallFlora.Flora.Character(id), score), LengthStyle.Inches));
+            foreach (var (id, score) in taxon.Scores)
+                Assert.NotEmpty(Wording.Of(new Scored(SmallFlora.Flora.Character(id), score), LengthStyle.Inches));
     }
 
     [Fact]

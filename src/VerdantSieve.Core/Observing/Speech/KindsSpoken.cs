@@ -70,7 +70,7 @@ internal sealed class KindsSpoken(Lexicon lexicon, IReadOnlyList<SpokenToken> to
             if (comma - --from > MostWords)
                 return false;
         var where = false;
-        for (var at = from; at < comma; )
+        for (var at = from; at < comma;)
         {
             if (lexicon.Phrase(tokens, at) is not var (meaning, end))
             {

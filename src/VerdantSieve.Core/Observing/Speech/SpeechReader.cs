@@ -89,7 +89,7 @@ public sealed class SpeechReader
     {
         var left = new List<Unheard>();
         var lookedUp = new Dictionary<string, IReadOnlyList<VocabularyWord>>();
-        for (var at = 0; at < parts.Count; )
+        for (var at = 0; at < parts.Count;)
         {
             var (span, candidates) = parts[at++];
             while (

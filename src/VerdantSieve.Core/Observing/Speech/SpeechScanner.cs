@@ -49,7 +49,7 @@ internal sealed class SpeechScanner
     public static IReadOnlyList<SpokenItem> Scan(Lexicon lexicon, string text)
     {
         var scanner = new SpeechScanner(lexicon, text);
-        for (var at = 0; at < scanner.tokens.Count; )
+        for (var at = 0; at < scanner.tokens.Count;)
             at = scanner.Next(at);
         return scanner.items;
     }

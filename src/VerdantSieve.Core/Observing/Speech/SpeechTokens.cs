@@ -11,7 +11,7 @@ internal static class SpeechTokens
     public static List<SpokenToken> Of(string text)
     {
         var tokens = new List<SpokenToken>();
-        for (var at = 0; at < text.Length; )
+        for (var at = 0; at < text.Length;)
         {
             var letter = text[at];
             if (letter is '\n')

@@ -399,8 +399,8 @@ internal static class SpokenPhrases
         foreach (var (code, words) in countries)
             Each(tree, words, meaning => meaning.Region = code);
         foreach (var (code, words) in countries)
-        foreach (var part in PartsOfACountry)
-            Each(tree, $"{part} {words.Replace(",", $", {part}", StringComparison.Ordinal)}", meaning => meaning.Region ??= code);
+            foreach (var part in PartsOfACountry)
+                Each(tree, $"{part} {words.Replace(",", $", {part}", StringComparison.Ordinal)}", meaning => meaning.Region ??= code);
         foreach (var (code, words) in Peoples)
             Each(tree, words, meaning => (meaning.Region, meaning.IsOfAPeople) = (code, true));
         for (var month = 1; month <= Months.Length; month++)
