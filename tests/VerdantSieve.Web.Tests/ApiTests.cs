@@ -101,7 +101,7 @@ public class ApiTests(Application application)
             """
         );
         Assert.Equal("Sassafras albidum", (string?)answer["candidates"]![0]!["taxon"]);
-        Assert.Equal(609, answer["candidates"]!.AsArray().Count);
+        Assert.Equal(619, answer["candidates"]!.AsArray().Count);
         Assert.All(answer["doubts"]!.AsArray(), doubt => Assert.InRange((double)doubt!["gapChance"]!, 0, 1));
     }
 

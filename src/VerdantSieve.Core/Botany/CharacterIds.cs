@@ -61,6 +61,9 @@ public static class CharacterIds
     public const string Evergreen = "evergreen",
         HalfEvergreen = "half-evergreen";
 
+    /// <summary>The colour of the bark.</summary>
+    public const string BarkColour = "bark-colour";
+
     /// <summary>The thickness of the trunk.</summary>
     public const string TrunkThickness = "trunk-thickness";
 

@@ -22,6 +22,14 @@ public class SpokenRulesTests
     [InlineData("a red cone of fruit", "fruit-colour=red; fruit-type=cone")]
     [InlineData("smells of fruit", "smell=fruity")]
     // A plant’s name beside leaves is no fruit.
+    // Of what is said of needles it follows that there are needles.
+    [InlineData("a tree with needles that fall in autumn", "habit=tree; leaf-persistence=deciduous; foliage=needle")]
+    [InlineData("a tree that loses its leaves", "habit=tree; leaf-persistence=deciduous")]
+    // Of leaflets that the leaf has some.
+    [InlineData("spiny leaflets", "margin=spiny; structure=compound")]
+    [InlineData("spiny leaves", "margin=spiny")]
+    [InlineData("leaves curved", "")]
+    [InlineData("flowers like peas", "flower-form=pea")]
     [InlineData("grape-like leaves", "")]
     [InlineData("leaves like an olive", "")]
     [InlineData("small grapes", "fruit-type=berry")]

@@ -22,6 +22,9 @@ internal sealed record Amount(double Low, double High)
     /// <summary>How it was measured.</summary>
     public MeasuredBy By { get; init; }
 
+    /// <summary>Which way it was taken, where it says so itself: “as wide as a hand”.</summary>
+    public Dimension? Way { get; init; }
+
     /// <summary>What stands behind “by”: 7 in “12 x 7 cm”.</summary>
     public Amount? Across { get; init; }
 }

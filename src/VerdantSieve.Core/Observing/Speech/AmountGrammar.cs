@@ -177,7 +177,46 @@ internal static class AmountGrammar
             Limit = limit ?? limitToo,
         };
 
-    private static readonly TokenListParser<TokenKind, Amount> Bare = InWords.Or(Pairs).Or(Row).Or(Range).Or(Single);
+    private static readonly TokenListParser<TokenKind, Token<TokenKind>[]> Article = Said("a", "an", "the", "my", "your", "his", "her")
+        .Many();
+
+    // “as wide as”, “wider than”: which way, and on which side it is a limit.
+    private static readonly TokenListParser<TokenKind, (Dimension? Way, LimitSide? Limit)> As = Said("as")
+        .IgnoreThen(Likened("as", null, ("big large small", null), ("long", Dimension.Long), ("wide broad", Dimension.Wide)))
+        .Try()
+        .Or(Likened("than", LimitSide.AtLeast, ("bigger larger", null), ("longer", Dimension.Long), ("wider", Dimension.Wide)))
+        .Or(Likened("than", LimitSide.AtMost, ("smaller", null), ("shorter", Dimension.Long), ("narrower", Dimension.Wide)));
+
+    private static readonly TokenListParser<TokenKind, (Dimension? Way, LimitSide? Limit)> SizeOf = Said("the")
+        .Many()
+        .IgnoreThen(Phrase("size", "of"))
+        .Value(((Dimension?)null, (LimitSide?)null))
+        .Try();
+
+    // “the size of a tennis ball”, “half as long as my hand”, “like dinner plates”, “pea-sized”.
+    private static readonly TokenListParser<TokenKind, Amount> BySize = (
+        from times in Said("half").Value(0.5).Or(Said("twice").Value(2.0)).OptionalOrDefault(1)
+        from likened in As.Or(SizeOf)
+        from article in Article
+        from thing in Thing(words => likened.Limit is null || !ThingSizes.Plants.Contains(words))
+        select Sized(thing * times) with
+        {
+            Way = likened.Way,
+            Limit = likened.Limit,
+        }
+    )
+        .Try()
+        .Or((from like in Said("like") from article in Article from thing in Thing(ThingSizes.IsBallOrPlate) select Sized(thing)).Try())
+        .Or(
+            (
+                from thing in Thing(_ => true)
+                from dash in Token.EqualTo(TokenKind.Dash).Optional()
+                from sized in Said("sized", "size")
+                select Sized(thing)
+            ).Try()
+        );
+
+    private static readonly TokenListParser<TokenKind, Amount> Bare = BySize.Or(InWords).Or(Pairs).Or(Row).Or(Range).Or(Single);
 
     // “, mostly 7”, “(usually 7)” behind a range.
     private static readonly TokenListParser<TokenKind, double> UsualBehind = (
@@ -216,6 +255,8 @@ internal static class AmountGrammar
             ' '
         ),
         .. "up at less no under maximum more over minimum half quarter a an".Split(' '),
+        .. "the size as like bigger larger longer wider smaller shorter narrower".Split(' '),
+        .. ThingSizes.Beginnings,
     ];
 
     /// <summary>Whether an amount can begin with this word.</summary>
@@ -231,6 +272,38 @@ internal static class AmountGrammar
         amount = result.HasValue ? result.Value : null;
         return result.HasValue ? result.Remainder.Position : rest.Position;
     }
+
+    private static Amount Sized(double centimetres) => One(centimetres) with { Unit = "cm", By = MeasuredBy.Eye };
+
+    // “as wide as”: the word between says which way.
+    private static TokenListParser<TokenKind, (Dimension? Way, LimitSide? Limit)> Likened(
+        string behind,
+        LimitSide? limit,
+        params (string Words, Dimension? Way)[] ways
+    ) =>
+        ways.Select(way => Said(way.Words.Split(' ')).IgnoreThen(Said(behind)).Value((way.Way, limit)).Try())
+            .Aggregate((one, other) => one.Or(other));
+
+    // The thing with the longest name that stands here; “dinner-plate” is “dinner plate”.
+    private static TokenListParser<TokenKind, double> Thing(Func<string, bool> isMeant) =>
+        input =>
+        {
+            var (words, rest) = ("", input);
+            TokenListParserResult<TokenKind, double>? longest = null;
+            for (var many = 0; many < ThingSizes.MostWords && !rest.IsAtEnd; many++)
+            {
+                var next = rest.ConsumeToken();
+                if (many > 0 && next.Value.Kind == TokenKind.Dash && !next.Remainder.IsAtEnd)
+                    next = next.Remainder.ConsumeToken();
+                if (next.Value.Kind != TokenKind.Word)
+                    break;
+                words = many == 0 ? next.Value.ToStringValue() : $"{words} {next.Value.ToStringValue()}";
+                rest = next.Remainder;
+                if (isMeant(words) && ThingSizes.ByWords.TryGetValue(words, out var size))
+                    longest = TokenListParserResult.Value(size, input, rest);
+            }
+            return longest ?? TokenListParserResult.Empty<TokenKind, double>(input);
+        };
 
     private static Amount Put(Amount amount, bool about, LimitSide? limit, double? usual, Amount? seldom)
     {

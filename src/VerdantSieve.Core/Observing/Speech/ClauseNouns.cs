@@ -22,8 +22,7 @@ internal sealed class ClauseNouns(SpeechListener listener, Clause clause, Phrase
         var before = Before(at);
         var behind = Behind(at, out var freed);
         // “twig green, buds white”: the noun goes before; “green twig”: it goes behind.
-        // “leaves grey beneath”: the side goes behind whatever goes before.
-        var first = behind is null || nounFirst && !freed && !behind.Meaning.IsSide;
+        var first = behind is null || nounFirst && !freed && !IsNearer(behind, at);
         if (first)
             foreach (var item in before)
                 yield return item;
@@ -44,6 +43,11 @@ internal sealed class ClauseNouns(SpeechListener listener, Clause clause, Phrase
         if (ahead is not null)
             yield return ahead;
     }
+
+    // “leaves grey beneath”: the side goes behind whatever goes before; “long leaves and spiny burrs”: behind “and” another noun begins.
+    private bool IsNearer(PhraseItem behind, int at) =>
+        behind.Meaning.IsSide
+        || at > 0 && clause.Items[at - 1] is PhraseItem and && and.Plays(SpokenRole.And) && clause.Items[at + 1] == behind;
 
     private int IndexOf(PhraseItem item)
     {

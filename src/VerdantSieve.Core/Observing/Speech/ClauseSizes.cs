@@ -11,7 +11,7 @@ internal sealed class ClauseSizes(SpeechListener listener, Clause clause, Clause
         listener.LastUnit = item.Amount.Unit ?? listener.LastUnit;
         var amount = item.Amount;
         // “width 2 in”: the way may stand before the size.
-        var way = item.Dimension ?? (at > 0 && clause.Items[at - 1] is PhraseItem before ? before.Meaning.Dimension : null);
+        var way = amount.Way ?? item.Dimension ?? (at > 0 && clause.Items[at - 1] is PhraseItem before ? before.Meaning.Dimension : null);
         if (amount.Unit is null && way is not null and not Speech.Dimension.Ratio)
             amount = amount with { Unit = listener.LastUnit };
         var nouns = nounsOf.NounsFor(at).ToArray();

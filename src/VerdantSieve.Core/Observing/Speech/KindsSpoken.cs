@@ -18,7 +18,7 @@ internal sealed class KindsSpoken(Lexicon lexicon, IReadOnlyList<SpokenToken> to
     private static readonly HashSet<string> Behind = Words(
         """
         with which that have has but in on by at near along growing grow grown planted tree shrub bush hedge sapling seedling i
-        probably maybe perhaps
+        probably maybe perhaps they we people folk call called known climbing climbs twining
         """
     );
 
@@ -33,7 +33,7 @@ internal sealed class KindsSpoken(Lexicon lexicon, IReadOnlyList<SpokenToken> to
         if (lexicon.Called(tokens, at) is not var (called, end) || phrase is var (_, reached) && reached > end)
             return null;
         // “An evergreen oak” says that it is evergreen, too, and “weeping willow” that it weeps.
-        if (IsOfTheWhole(at) && lexicon.Called(tokens, at + 1) is not null)
+        if (IsOfTheWhole(at) && !IsHabit(at) && lexicon.Called(tokens, at + 1) is not null)
             return null;
         // “Platanus” and “cypress” are one, “oaks” are several.
         if (tokens[end - 1].IsPlural && !tokens[end - 1].Form.EndsWith('s'))
@@ -91,6 +91,10 @@ internal sealed class KindsSpoken(Lexicon lexicon, IReadOnlyList<SpokenToken> to
         lexicon.Phrase(tokens, at) is ({ States.Count: > 0 } meaning, var end)
         && end == at + 1
         && meaning.States.Any(meant => meant.Character.Id is CharacterIds.Habit or CharacterIds.LeafPersistence or CharacterIds.Crown);
+
+    // “Vine maple” is no vine.
+    private bool IsHabit(int at) =>
+        lexicon.Phrase(tokens, at) is ({ States: [{ Character.Id: CharacterIds.Habit }, ..] }, var end) && end == at + 1;
 
     // “mountain oak”; the mountain ash is no ash.
     private bool IsWhere(int at) => lexicon.Phrase(tokens, at) is ({ SaysWhere: true }, var end) && end == at + 1;

@@ -185,6 +185,8 @@ internal sealed class Lexicon
         if (meaning.States.All(meant => meant.Character != character || meant.Word != id))
             meaning.States.Add(new StateMeant(character, id, owned));
         meaning.Words = PhraseTree<Meaning>.Words(said).Length;
+        meaning.NamesNeedles |= character.Id != CharacterIds.Foliage && PhraseTree<Meaning>.Words(name).Contains("needle");
+        meaning.NamesLeaflets |= character.Id != CharacterIds.Structure && PhraseTree<Meaning>.Words(name).Contains("leaflet");
         AddNoun(meaning, name);
         meaning.Hanging.UnionWith(hanging);
         meaning.IsFruit |= Organs.Of(character) == Organ.Fruit && character is { Phrase: "{}", OnlyIf.IsPresence: true };

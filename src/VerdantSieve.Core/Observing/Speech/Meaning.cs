@@ -79,6 +79,15 @@ internal sealed class Meaning
     /// <summary>Whether what is said of it does not last, so that it says nothing of the kind: “young leaves”.</summary>
     public bool IsFleeting { get; set; }
 
+    /// <summary>Whether it names leaflets, of which all is said that is said of leaves.</summary>
+    public bool IsLeaflets => Counts.Any(count => count.Id == CharacterIds.LeafletCount);
+
+    /// <summary>Whether it speaks of needles beside what it says: “needles that fall in autumn”.</summary>
+    public bool NamesNeedles { get; set; }
+
+    /// <summary>Whether it speaks of leaflets beside what it says: “spiny leaflets”.</summary>
+    public bool NamesLeaflets { get; set; }
+
     /// <summary>Of how many words it is.</summary>
     public int Words { get; set; }
 

@@ -90,6 +90,9 @@ internal sealed class SpeechListener(Lexicon lexicon, SpokenAbout about)
     private bool IsOfItsFoliage(Condition condition) =>
         !namesNeedles || condition.CharacterId != CharacterIds.Foliage || condition.Admits(Needle);
 
+    /// <summary>Whether needles are spoken of anywhere, where the character is one of theirs: “leaves curved” bends none.</summary>
+    public bool MayBeOfNeedles(Character character) => character.Part != "needles" || namesNeedles || speaksOfNeedles || IsThere(character);
+
     /// <summary>Whether another state of the character was said before in another sentence, at no place.</summary>
     public bool SaidOtherwise(StateMeant meant) =>
         said.TryGetValue(meant.Character.Id, out var states)
@@ -124,13 +127,27 @@ internal sealed class SpeechListener(Lexicon lexicon, SpokenAbout about)
             }
         }
         HearLeaflets(items);
+        HearNeedles(items);
+    }
+
+    // “needles that fall in autumn” says that there are needles.
+    private void HearNeedles(IReadOnlyList<SpokenItem> items)
+    {
+        if (
+            items.OfType<PhraseItem>().FirstOrDefault(item => item.Said is not null && item.Meaning.NamesNeedles) is { } needles
+            && lexicon.Vocabulary.Find(CharacterIds.Foliage) is StateCharacter foliage
+            && foliage.IndexOf(Needle) >= 0
+            && !Mentions.Any(mention => mention.Character == foliage || mention.Character.Part == "needles")
+        )
+            Add(new Mention(foliage, needles.Span) { State = Needle });
     }
 
     // “oval leaflets” says that the leaf has some, and nobody need say so twice.
     private void HearLeaflets(IReadOnlyList<SpokenItem> items)
     {
         if (
-            items.OfType<PhraseItem>().FirstOrDefault(item => item.Used && item.Meaning.Counts.Any(IsOfLeaflets)) is not { } leaflets
+            items.OfType<PhraseItem>().FirstOrDefault(item => item.Used && (item.Meaning.IsLeaflets || item.Meaning.NamesLeaflets))
+                is not { } leaflets
             || lexicon.Vocabulary.Find(CharacterIds.Structure) is not StateCharacter structure
             || structure.BroadWords.FirstOrDefault(word => word.Id == "compound") is not { } compound
             || Mentions.Any(mention =>
@@ -293,11 +310,13 @@ internal sealed class SpeechListener(Lexicon lexicon, SpokenAbout about)
     private const string Needle = "needle";
 
     private static bool NamesNeedles(SpokenItem item) =>
-        item is PhraseItem { Meaning: var meaning }
-        && (
-            meaning.States.Any(meant => meant is { Character.Id: CharacterIds.Foliage, Word: Needle })
-            || meaning.IsWhole && meaning.States.Count > 0 && meaning.States.All(meant => meant.Character.Part == "needles")
-        );
+        item is AmountItem amount && amount.Counts.Any(count => count.Part == "needles")
+        || item is PhraseItem { Meaning: var meaning }
+            && (
+                meaning.NamesNeedles
+                || meaning.States.Any(meant => meant is { Character.Id: CharacterIds.Foliage, Word: Needle })
+                || meaning.IsWhole && meaning.States.Count > 0 && meaning.States.All(meant => meant.Character.Part == "needles")
+            );
 
     private static bool SaysCompound(SpokenItem item) =>
         item switch

@@ -63,11 +63,21 @@ public sealed class SpeechReader
     // Where two are named it is neither, and both are told.
     private static KindsCalled? KindsOf(IReadOnlyList<SpokenItem> items)
     {
-        KindsItem[] named = [.. items.OfType<KindsItem>()];
+        KindsItem[] named = [.. items.Where((item, at) => item is KindsItem && !IsTakenBack(items, at)).Cast<KindsItem>()];
         var one = named is [var first, .. var more] && more.All(other => other.Kinds.All.SequenceEqual(first.Kinds.All));
         foreach (var item in named)
             item.Used = one;
         return one ? named[0].Kinds : null;
+    }
+
+    // “Tree of heaven? No, it has thorns.”
+    private static bool IsTakenBack(IReadOnlyList<SpokenItem> items, int at)
+    {
+        var behind = items.Skip(at + 1).SkipWhile(item => item is DoubtItem or PauseItem { Ends: false }).Take(2).ToArray();
+        if (behind is not [PhraseItem no, .. var rest] || !no.Plays(SpokenRole.Not) || rest is [not PauseItem])
+            return false;
+        items[at].Used = true;
+        return true;
     }
 
     // The plain name of an organ says nothing by itself, and is no loss.

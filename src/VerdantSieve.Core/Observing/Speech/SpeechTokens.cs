@@ -53,6 +53,9 @@ internal static class SpeechTokens
         while (end < text.Length && (char.IsLetter(text[end]) || IsInner(text, end)))
             end++;
         var word = text[start..end];
+        // “round-ish” is one word.
+        if (IsIsh(text, end))
+            (word, end) = (word + Ish, end + 1 + Ish.Length);
         // “hornbeam’s” is said of the hornbeam; “can’t” stays whole.
         var own = word.Length > 2 && word[^2] is '\'' or '’' && word[^1] is 's' or 'S' ? word[..^2] : word;
         own = own.Replace('\'', '’');
@@ -63,6 +66,14 @@ internal static class SpeechTokens
             tokens.Add(new SpokenToken(TokenKind.Word, WordForms.Of(own), span) { IsPlural = own[^1] is 's' or 'S' });
         return end;
     }
+
+    private const string Ish = "ish";
+
+    private static bool IsIsh(string text, int at) =>
+        at + Ish.Length < text.Length
+        && text[at] is ('-' or '–')
+        && text.AsSpan(at + 1).StartsWith(Ish, StringComparison.OrdinalIgnoreCase)
+        && (at + 1 + Ish.Length == text.Length || !char.IsLetter(text[at + 1 + Ish.Length]));
 
     // An apostrophe between letters belongs to the word.
     private static bool IsInner(string text, int at) =>

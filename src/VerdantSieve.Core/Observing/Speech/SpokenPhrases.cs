@@ -23,7 +23,8 @@ internal static class SpokenPhrases
             different, rest, own, today, now, currently, this morning, this week, hang, hangs, come, comes, sit, sits, stand, stands,
             several, between, whether, color, shape, size, number, texture, round a, round the, round each, near my house, looks like,
             feel, feels, get, gets, becoming, become, becomes, than, rather than, held, bear, bears, bearing, ending, ends, end in, ends in,
-            on long stems, new england, everywhere, all around, nearby, all over the place, vine-like, vinelike, tree-like, shrub-like
+            on long stems, new england, everywhere,
+            call, call it, called, known as, all around, nearby, all over the place, vine-like, vinelike, tree-like, shrub-like
             """
         ),
         (

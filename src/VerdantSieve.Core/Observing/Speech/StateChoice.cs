@@ -8,54 +8,92 @@ internal sealed class StateChoice(SpeechListener listener, Clause clause)
     /// <summary>The state that is meant, and the noun it is said of; null where that can't be told.</summary>
     public (StateMeant? Meant, PhraseItem? Noun) Choose(PhraseItem item, PhraseItem[] nouns)
     {
-        var meaning = item.Meaning;
-        StateMeant[] candidates = [.. meaning.States.Where(candidate => listener.CanBeSaid(candidate.Character))];
-        // “palmate leaves with five leaflets”: of a leaf with leaflets it is said how these stand.
-        if (listener.IsCompound && candidates.Any(IsOfStructure))
-            candidates = [.. candidates.Where(IsOfStructure)];
+        var candidates = Candidates(item.Meaning);
+        if (BarkBeneath(item, candidates) is { } bared)
+            return (bared, listener.Spoken[0]);
+        // “a prickly shrub” says nothing of leaves.
+        if (IsBeforeTheHabit(item) && candidates.Any(IsOfThePlant))
+            (candidates, nouns) = ([.. candidates.Where(IsOfThePlant)], []);
         foreach (var noun in nouns)
         {
-            // “green or red”: more of the same character, before all else.
-            if (One([.. candidates.Where(candidate => candidate.Character == noun.Said)]) is { } same)
-                return (same, noun);
-            // “red leaves”: in autumn those that turn, else those of a red-leaved form.
-            if (
-                noun.Meaning.Organ == Organ.Leaf
-                && One([.. candidates.Where(candidate => IsOfTheSeason(candidate.Character))]) is { } turning
-            )
-                return (turning, noun);
-            if (One([.. candidates.Where(candidate => IsSaidOf(candidate.Character, noun.Meaning))]) is { } near)
-                return (near, noun);
-            if (One([.. candidates.Where(candidate => IsMoreOfIt(candidate.Character, noun))]) is { } more)
-                return (more, noun);
-            if (One([.. candidates.Where(candidate => IsOfItsKind(candidate, noun))]) is { } wide)
-                return (wide, noun);
-            // “pink anthers” are no pink flowers: what stands straight before a noun is said of that.
-            if (noun == nouns[0] && IsStraightBefore(item, noun))
+            if (SaidOf(noun, candidates) is { } meant)
+                return (meant, noun);
+            if (MayBeTwoThingsOf(noun, candidates) || noun == nouns[0] && IsStraightBefore(item, noun))
                 break;
         }
+        return (Alone(item, nouns, candidates), null);
+    }
+
+    private StateMeant[] Candidates(Meaning meaning)
+    {
+        StateMeant[] candidates =
+        [
+            .. meaning.States.Where(candidate =>
+                listener.CanBeSaid(candidate.Character) && (meaning.IsWhole || listener.MayBeOfNeedles(candidate.Character))
+            ),
+        ];
+        // “palmate leaves with five leaflets”: of a leaf with leaflets it is said how these stand.
+        return listener.IsCompound && candidates.Any(IsOfStructure) ? [.. candidates.Where(IsOfStructure)] : candidates;
+    }
+
+    // What may be said of a noun, the likeliest first: “green or red” is more of the same character, before all else; “red leaves” are in
+    // autumn those that turn, else those of a red-leaved form.
+    private StateMeant? SaidOf(PhraseItem noun, StateMeant[] candidates) =>
+        One([.. candidates.Where(candidate => candidate.Character == noun.Said)])
+        ?? One([.. candidates.Where(candidate => noun.Meaning.Organ == Organ.Leaf && IsOfTheSeason(candidate.Character))])
+        ?? One([.. candidates.Where(candidate => IsSaidOf(candidate.Character, noun.Meaning))])
+        ?? One([.. candidates.Where(candidate => IsMoreOfIt(candidate.Character, noun))])
+        ?? One([.. candidates.Where(candidate => IsOfItsKind(candidate, noun))]);
+
+    // “nuts, round leaves, hairy”: what the nearer noun may be in two ways is not said of the farther one.
+    private bool MayBeTwoThingsOf(PhraseItem noun, StateMeant[] candidates) =>
+        noun.Meaning.Organ is not null && candidates.Count(candidate => IsOfItsOrgan(candidate, noun)) > 1;
+
+    private StateMeant? Alone(PhraseItem item, PhraseItem[] nouns, StateMeant[] candidates)
+    {
+        var meaning = item.Meaning;
         // “leaves alternate and long thorns”: a thing of its own begins anew.
-        var first = nouns.FirstOrDefault(noun => !meaning.IsThingOfItsOwn || !IsBeforeAnd(noun, item));
+        var first = nouns.FirstOrDefault(noun => !meaning.IsThingOfItsOwn || !AreParted(noun, item));
         StateMeant[] alone = [.. candidates.Where(candidate => MayStandAlone(candidate, meaning, first))];
         // “smooth” is said of several things: what is left of them when the nouns have spoken must be what people mean by it alone.
         var several = candidates.Select(candidate => candidate.Character).Distinct().Count() > 1;
-        return (
-            several ? One([.. alone.Where(candidate => candidate.Owned && IsPlainspoken(candidate.Character))]) : Broadest(alone),
-            null
-        );
+        return several ? One([.. alone.Where(candidate => candidate.Owned && IsPlainspoken(candidate.Character))]) : Broadest(alone);
     }
 
-    private bool IsBeforeAnd(PhraseItem noun, PhraseItem item) =>
+    // “bark peels off, white underneath” speaks of the bark that is bared.
+    private StateMeant? BarkBeneath(PhraseItem item, StateMeant[] candidates) =>
+        item.Meaning.IsWhole
+        && !clause.Items.Any(other => other != item && IsNoun(other))
+        && candidates.All(candidate => IsOfASide(candidate.Character) || !listener.MayBeOfNeedles(candidate.Character))
+        && listener.Spoken is [var last, ..]
+        && last.Organs.Contains(Organ.Bark)
+        && listener.Lexicon.Vocabulary.Find(CharacterIds.BarkColour) is StateCharacter colour
+        && candidates.FirstOrDefault(candidate => colour.IndexOf(candidate.Word) >= 0) is { } shown
+            ? new StateMeant(colour, shown.Word, true)
+            : null;
+
+    private static bool IsNoun(SpokenItem item) => item is PhraseItem { Meaning: { IsTopic: true, IsSide: false } };
+
+    private bool IsBeforeTheHabit(PhraseItem item) =>
+        clause.Items.SkipWhile(other => other != item).Skip(1).FirstOrDefault()
+            is PhraseItem { Meaning.States: [{ Character.Id: CharacterIds.Habit }, ..] };
+
+    private static bool IsOfThePlant(StateMeant candidate) =>
+        Organs.Of(candidate.Character) == Organ.WholePlant || Meaning.IsThingItself(candidate.Character);
+
+    private bool AreParted(PhraseItem noun, PhraseItem item) =>
         clause
             .Items.OfType<PhraseItem>()
-            .Any(and => and.Plays(SpokenRole.And) && and.Span.Start > noun.Span.Start && and.Span.Start < item.Span.Start);
+            .Any(and => and.Plays(SpokenRole.And) && and.Span.Start > noun.Span.Start != and.Span.Start > item.Span.Start);
 
     private static bool IsOfStructure(StateMeant candidate) => candidate.Character.Id == CharacterIds.Structure;
 
+    // “pink anthers” are no pink flowers: what stands straight before a noun is said of that.
     private bool IsStraightBefore(PhraseItem item, PhraseItem noun) =>
         !item.Meaning.IsWhole
         && (
-            noun.Meaning is { Organ: null, States.Count: 0, IsSide: false }
+            noun.Meaning is { Organ: null, States.Count: 0, IsSide: false, IsLeaflets: false }
+            || noun.Meaning.IsFruit && !AreParted(noun, item)
             // “red thorns” are no red leaves.
             || noun.Meaning.IsThingOfItsOwn
         )
@@ -115,7 +153,7 @@ internal sealed class StateChoice(SpeechListener listener, Clause clause)
         IsOfItsOrgan(candidate, noun) || HangsOnIt(candidate.Character, noun) || noun.Meaning.IsFruit && IsOfAnyFruit(candidate.Character);
 
     private bool IsOfItsOrgan(StateMeant candidate, PhraseItem noun) =>
-        noun.Meaning.Organ is { } organ
+        (noun.Meaning.Organ ?? (noun.Meaning.IsLeaflets ? Organ.Leaf : null)) is { } organ
         && candidate.Owned
         && !IsOfASide(candidate.Character)
         && IsOf(candidate.Character, organ)

@@ -51,4 +51,35 @@ public class AmountsSpokenTests
             said,
             Spoken.Hear(text).Readings.Any(one => one.Reading is { Character: "armature", Observation: StatesSeen { States: ["none"] } })
         );
+
+    [Theory]
+    [InlineData("leaves the size of a dinner plate", "blade-length 27")]
+    [InlineData("leaves as wide as a dinner-plate", "blade-width 27")]
+    [InlineData("leaves as big as my hand", "blade-length 18")]
+    [InlineData("leaves half as long as my hand", "blade-length 9")]
+    [InlineData("leaves twice the size of my hand", "blade-length 36")]
+    [InlineData("leaves bigger than my hand", "blade-length at least 18")]
+    [InlineData("leaves narrower than a finger", "blade-width at most 8")]
+    [InlineData("thumb-sized leaves", "blade-length 6")]
+    [InlineData("leaves like dinner plates", "blade-length 27")]
+    [InlineData("pea-sized acorns", "fruit-length 0.8")]
+    [InlineData("acorns the size of a plum", "fruit-length 4.5")]
+    // A shape, a kind of plant and a thing alone are no sizes.
+    [InlineData("leaves like a hand")]
+    [InlineData("leaves like an egg")]
+    [InlineData("leaves bigger than a plum")]
+    [InlineData("an egg on the ground")]
+    public void Sizes_are_held_against_things(string text, params string[] sizes) =>
+        Assert.Equal(sizes, Spoken.Hear(text).Readings.Select(one => SizeOf(one.Reading)).Where(size => size.Length > 0));
+
+    private static string SizeOf(Reading reading) =>
+        reading.Observation switch
+        {
+            Limited { Side: Core.Measuring.LimitSide.AtMost } limited => FormattableString.Invariant(
+                $"{reading.Character} at most {limited.Limit}"
+            ),
+            Limited limited => FormattableString.Invariant($"{reading.Character} at least {limited.Limit}"),
+            Measured { By: Core.Measuring.MeasuredBy.Eye } measured => FormattableString.Invariant($"{reading.Character} {measured.Low}"),
+            _ => "",
+        };
 }

@@ -126,4 +126,22 @@ public class KindsCalledTests
         var answer = sieve.Ask(new SieveQuestion { Readings = [], Among = among });
         Assert.InRange(answer.Candidates.Where(one => among.Contains(one.Taxon.Name.Text)).Sum(one => one.Probability), 0.85, 0.95);
     }
+
+    [Theory]
+    [InlineData("An oak? No, the leaves are compound", false)]
+    [InlineData("an oak, no, compound leaves", false)]
+    [InlineData("An oak? The leaves are lobed", true)]
+    [InlineData("an oak, no leaflets", true)]
+    public void What_is_taken_back_was_not_said(string text, bool heard) => Assert.Equal(heard, Spoken.Hear(text).Kinds is not null);
+
+    [Theory]
+    [InlineData("Oak they call it", true)]
+    [InlineData("oak wood", false)]
+    public void What_people_call_it_is_its_name(string text, bool heard) => Assert.Equal(heard, Spoken.Hear(text).Kinds is not null);
+
+    [Theory]
+    [InlineData("Vine maple, leaves opposite", false)]
+    [InlineData("vine, leaves opposite", true)]
+    public void A_habit_that_is_part_of_a_name_is_none(string text, bool heard) =>
+        Assert.Equal(heard, Spoken.Hear(text).Readings.Any(one => one.Reading.Character == "habit"));
 }

@@ -160,4 +160,57 @@ public class NounsTests
     [InlineData("five-petalled white flowers", "flower-colour=white", "petal-count")]
     public void A_count_may_stand_between_a_word_and_its_noun(string text, params string[] heard) =>
         Assert.Equal(heard.Order(), Hear(text).Order());
+
+    [Theory]
+    [InlineData("spiny shrub with acorns, oval leaves", "armature=thorns")]
+    [InlineData("spiny leaves", "margin=spiny")]
+    public void What_is_said_straight_before_the_habit_is_said_of_the_plant(string text, string heard)
+    {
+        string[] spiny = ["armature=thorns", "margin=spiny"];
+        Assert.Equal([heard], Hear(text).Where(spiny.Contains));
+    }
+
+    [Theory]
+    [InlineData("hairy berries, leaves round", true)]
+    [InlineData("berries, hairy", true)]
+    [InlineData("berries, leaves round, hairy", false)]
+    public void What_the_nearer_noun_may_be_in_two_ways_is_not_said_of_the_farther(string text, bool heard) =>
+        Assert.Equal(heard, Hear(text).Contains("fruit-hair=hairy"));
+
+    [Theory]
+    [InlineData("leaves soft", false)]
+    [InlineData("needles soft", true)]
+    [InlineData("five needles in a bundle, soft", true)]
+    public void What_needles_alone_can_be_is_heard_where_they_are_spoken_of(string text, bool heard) =>
+        Assert.Equal(heard, Hear(text).Contains("needle-stiffness=soft"));
+
+    [Theory]
+    [InlineData("thorns and pods", true)]
+    [InlineData("pods and thorns", true)]
+    [InlineData("pods with thorns", false)]
+    public void Things_stand_on_either_side_of_and(string text, bool heard) => Assert.Equal(heard, Hear(text).Contains("armature=thorns"));
+
+    [Theory]
+    [InlineData("leaves lobed and hairy berries", true)]
+    [InlineData("leaves lobed and hairy", false)]
+    public void Behind_and_a_word_straight_before_a_noun_is_that_nouns(string text, bool heard) =>
+        Assert.Equal(heard, Hear(text).Contains("fruit-hair=hairy"));
+
+    [Theory]
+    [InlineData("bark peeling, white underneath", "bark-colour=white")]
+    [InlineData("bark peeling, leaves white underneath", "underside-colour=white")]
+    [InlineData("bark peeling, leaves opposite, white underneath", "underside-colour=white")]
+    public void What_peels_shows_the_bark_beneath(string text, string heard) =>
+        Assert.Equal([heard], Hear(text).Where(reading => reading.EndsWith("colour=white", StringComparison.Ordinal)));
+
+    [Theory]
+    [InlineData("glossy leaflets", true)]
+    [InlineData("glossy stipules", false)]
+    public void Leaflets_are_what_leaves_are(string text, bool heard) => Assert.Equal(heard, Hear(text).Contains("upper-gloss=glossy"));
+
+    [Theory]
+    [InlineData("round-ish leaves", "shape=round")]
+    [InlineData("Round-ish, opposite", "shape=round", "arrangement=opposite")]
+    [InlineData("blueish needles", "foliage=needle", "needle-colour=blue-green")]
+    public void More_or_less_so_is_so(string text, params string[] heard) => Assert.Equal(heard.Order(), Hear(text).Order());
 }
