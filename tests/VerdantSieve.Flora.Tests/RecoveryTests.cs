@@ -36,6 +36,7 @@ public class RecoveryTests
     [InlineData(0.1, 0.90, 0.96)]
     // Two of three plants bear no fruit, and observers err nearly three times as often as the sieve takes them to.
     [InlineData(0.2, 0.73, 0.86)]
+    [Trait("Kind", "sweep")]
     public void Ten_proposed_readings_find_the_plant(double errs, double first, double firstThree)
     {
         var looks = Looks(errs, 4);
@@ -67,6 +68,7 @@ public class RecoveryTests
     }
 
     [Fact]
+    [Trait("Kind", "sweep")]
     public void The_next_look_needs_fewer_readings_than_any_order()
     {
         double Mean(Strategy strategy) =>

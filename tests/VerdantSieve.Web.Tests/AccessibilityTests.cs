@@ -91,6 +91,7 @@ public class AccessibilityTests(Application application)
 
     [Theory]
     [MemberData(nameof(Halves))]
+    [Trait("Kind", "sweep")]
     public void No_page_has_a_violation(int half)
     {
         using var browser = application.Open(1280, 900);

@@ -4,6 +4,7 @@ namespace VerdantSieve.Core.Botany;
 public sealed class Flora
 {
     private readonly Dictionary<string, Taxon> taxaByName = [];
+    private readonly ILookup<string, Taxon> taxaByGenus;
 
     /// <summary>Builds a flora. What hybrids take from their parents is worked out here.</summary>
     /// <exception cref="ArgumentException">A taxon is scored for a character that is not there, or with a score that does not fit
@@ -21,6 +22,7 @@ public sealed class Flora
         var alone = taxa.OrderBy(taxon => taxon.Name).Select(taxon => taxon.ByItself);
         var withParents = Hybrids.WithScores([.. Sharing(alone)], vocabulary);
         Taxa = [.. Sharing(withParents.Select(taxon => taxon.IsHybrid ? taxon with { Shared = Taxon.NothingShared } : taxon))];
+        taxaByGenus = Taxa.ToLookup(taxon => taxon.Name.Genus);
         foreach (var taxon in Taxa)
             Check(taxon);
         foreach (var taxon in Taxa)
@@ -70,6 +72,9 @@ public sealed class Flora
 
     /// <summary>The taxon of this accepted name or synonym, however it is spaced, or null.</summary>
     public Taxon? FindTaxon(string name) => taxaByName.GetValueOrDefault(ScientificName.Fold(name));
+
+    /// <summary>The taxa of a genus by name; none where the flora has no such genus.</summary>
+    public IEnumerable<Taxon> OfGenus(string genus) => taxaByGenus[genus];
 
     /// <summary>Whether a taxon can show a character at all, by what is scored of it.</summary>
     public bool CanApply(Taxon taxon, Character character) => Vocabulary.CanApply(character, taxon.Scores);

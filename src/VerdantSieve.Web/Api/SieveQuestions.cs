@@ -78,14 +78,13 @@ public static class SieveQuestions
             return Outcome.Of<IReadOnlySet<string>>(among);
         if (names.Count > flora.Taxa.Count)
             return Fault.AtField("among", $"{names.Count} of them", $"At most {flora.Taxa.Count} names can be sent.");
-        var byName = flora
-            .Taxa.SelectMany(taxon => new[] { (Name: taxon.Name.Genus, taxon), (Name: taxon.Name.Text, taxon) })
-            .ToLookup(pair => pair.Name, pair => pair.taxon.Name.Text);
         for (var i = 0; i < names.Count; i++)
         {
-            if (names[i] is not { } name || !byName.Contains(name))
+            var name = names[i] ?? "";
+            Taxon[] meant = flora.FindTaxon(name) is { } taxon ? [taxon] : [.. flora.OfGenus(name)];
+            if (meant.Length == 0)
                 return Fault.AtField($"among[{i}]", names[i], $"It must be a genus or a taxon of {flora.About.Title}.");
-            among.UnionWith(byName[name]);
+            among.UnionWith(meant.Select(one => one.Name.Text));
         }
         return Outcome.Of<IReadOnlySet<string>>(among);
     }

@@ -25,6 +25,10 @@ public class SpokenRulesTests
     // Of what is said of needles it follows that there are needles.
     [InlineData("a tree with needles that fall in autumn", "habit=tree; leaf-persistence=deciduous; foliage=needle")]
     [InlineData("a tree that loses its leaves", "habit=tree; leaf-persistence=deciduous")]
+    [InlineData("pine with bunches of five needles", "needles-per-bundle=5; among=Pinus")]
+    [InlineData("bunches of five berries", "fruit-hang=clustered; fruit-type=berry")]
+    [InlineData("cones on long stalks, buds without a stalk", "fruit-type=cone")]
+    [InlineData("end leaflet without a stalk", "terminal-leaflet=sessile")]
     // Of leaflets that the leaf has some.
     [InlineData("spiny leaflets", "margin=spiny; structure=compound")]
     [InlineData("spiny leaves", "margin=spiny")]

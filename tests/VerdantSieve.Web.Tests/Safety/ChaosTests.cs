@@ -65,6 +65,7 @@ public class ChaosTests(Application application)
     }
 
     [Fact]
+    [Trait("Kind", "sweep")]
     public async Task What_was_acknowledged_is_there_and_nothing_is_there_twice()
     {
         using var server = new OwnServer();

@@ -71,6 +71,7 @@ public class RouteTests(Application application)
     }
 
     [Fact]
+    [Trait("Kind", "sweep")]
     public async Task No_form_is_taken_without_a_token_and_none_without_the_right_to_send_it()
     {
         var (people, tokens) = (await People(), new Dictionary<string, string>());
@@ -104,6 +105,7 @@ public class RouteTests(Application application)
     }
 
     [Fact]
+    [Trait("Kind", "sweep")]
     public async Task No_address_answers_with_an_error_and_all_carry_the_headers()
     {
         var people = await People();

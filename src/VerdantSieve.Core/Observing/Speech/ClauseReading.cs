@@ -84,11 +84,20 @@ internal sealed class ClauseReading(SpeechListener listener, Clause clause, Phra
         if (meaning.IsCircumstance)
             listener.HearCircumstance(meaning);
         var anew = role is SpokenRole.But or SpokenRole.And;
-        not = role == SpokenRole.Not || not && !anew;
+        var takesBack = role == SpokenRole.Not && IsBehindADoubt(item);
+        listener.Corrects |= takesBack;
+        not = role == SpokenRole.Not && !takesBack || not && !anew;
         choice = role == SpokenRole.Or || choice && !anew;
         to |= role == SpokenRole.To;
         if (role is { } said && Tenths.TryGetValue(said, out var tenths))
             share = tenths;
+    }
+
+    // “opposite? no, alternate” takes back what was said.
+    private bool IsBehindADoubt(PhraseItem item)
+    {
+        var before = clause.Items.TakeWhile(other => other != item).LastOrDefault();
+        return before is DoubtItem;
     }
 
     private void HearState(PhraseItem item, int at)
@@ -269,6 +278,8 @@ internal sealed class ClauseReading(SpeechListener listener, Clause clause, Phra
     {
         // “scaly at the base, white above”: such a place ends with its clause; “young stems smooth, green” goes on.
         (item.Said, item.On) = (mention.Character, nounsOf.HasPlaceOfItsOwn ? null : mention.On);
+        if (listener.TakesBack(mention.Character))
+            mention = mention with { Certainty = null };
         listener.Add(mention);
     }
 }

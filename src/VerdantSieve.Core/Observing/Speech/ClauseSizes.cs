@@ -74,12 +74,15 @@ internal sealed class ClauseSizes(SpeechListener listener, Clause clause, Clause
             return null;
         foreach (var noun in nouns)
             if (CountsOf(noun.Meaning) is [var one])
-                return one;
+                return IsOfFruitAlone(one) ? null : one;
         // “most leaves have 5 leaflets, some 7”: a number with nothing beside it counts what was counted last.
         return isShare || clause.Items.All(other => other == item || other is PhraseItem { Meaning: { States.Count: 0, IsTopic: false } })
             ? listener.LastCounted
             : null;
     }
+
+    // “bunches of five berries” are no needles.
+    private bool IsOfFruitAlone(Character counted) => clause.SpeaksOfFlowersOrFruit && !listener.MayBeOfNeedles(counted);
 
     // “four-lobed fruits” are no leaves.
     private bool IsOfAnotherOrgan(AmountItem item, int at, Character counted) =>

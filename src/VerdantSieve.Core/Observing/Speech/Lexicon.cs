@@ -11,7 +11,7 @@ internal sealed class Lexicon
     private readonly PhraseTree<List<Taxon>> names = new();
     private readonly FrozenDictionary<string, string> nouns;
     private readonly PhraseTree<List<Taxon>> surnames = new();
-    private readonly ILookup<string, Taxon> byGenus;
+    private readonly Flora flora;
     private readonly FrozenSet<string> kindNames;
 
     public Lexicon(Flora flora)
@@ -19,7 +19,7 @@ internal sealed class Lexicon
         Vocabulary = flora.Vocabulary;
         Measures = [.. flora.Characters.OfType<MeasureCharacter>()];
         kindNames = flora.Taxa.SelectMany(taxon => taxon.CommonNames).Select(WordForms.Of).ToFrozenSet();
-        byGenus = flora.Taxa.ToLookup(taxon => taxon.Name.Genus);
+        this.flora = flora;
         nouns = flora.Characters.ToFrozenDictionary(character => character.Id, FirstWord);
         SpokenPhrases.AddTo(phrases);
         foreach (var character in flora.Characters)
@@ -73,7 +73,7 @@ internal sealed class Lexicon
     public (KindsCalled Kinds, int End)? Called(IReadOnlyList<SpokenToken> tokens, int start)
     {
         if (Name(tokens, start) is var (bearers, end))
-            return (new([.. bearers.Select(taxon => taxon.Name.Genus).Distinct().SelectMany(genus => byGenus[genus])], null), end);
+            return (new([.. bearers.Select(taxon => taxon.Name.Genus).Distinct().SelectMany(flora.OfGenus)], null), end);
         if (surnames.Longest(tokens, start) is var (kinds, behind) && phrases.Longest(tokens, start) is null)
             return (new(kinds, tokens[start].Form), behind);
         return null;

@@ -93,6 +93,9 @@ internal sealed class SpeechListener(Lexicon lexicon, SpokenAbout about)
     /// <summary>Whether needles are spoken of anywhere, where the character is one of theirs: “leaves curved” bends none.</summary>
     public bool MayBeOfNeedles(Character character) => character.Part != "needles" || namesNeedles || speaksOfNeedles || IsThere(character);
 
+    /// <summary>Whether leaflets were spoken of, where the character is one of theirs: “buds without a stalk” are none.</summary>
+    public bool MayBeOfLeaflets(Character character) => !IsAskedOfLeaflets(character) || IsCompound || IsThere(character);
+
     /// <summary>Whether another state of the character was said before in another sentence, at no place.</summary>
     public bool SaidOtherwise(StateMeant meant) =>
         said.TryGetValue(meant.Character.Id, out var states)
@@ -106,6 +109,20 @@ internal sealed class SpeechListener(Lexicon lexicon, SpokenAbout about)
 
     private HashSet<string> Shown(string character) => shown.TryGetValue(character, out var states) ? states : shown[character] = [];
 
+    /// <summary>Whether what is said next puts right what was said before: “opposite? no, alternate”.</summary>
+    public bool Corrects { get; set; }
+
+    /// <summary>Forgets what the sentence said of a character last, where what is said now puts it right; says whether it did.</summary>
+    public bool TakesBack(Character character)
+    {
+        var last = Corrects ? Mentions.FindLastIndex(mention => mention.Character == character) : -1;
+        Corrects = false;
+        if (last < sentenceFrom)
+            return false;
+        Mentions.RemoveAt(last);
+        return true;
+    }
+
     public void Hear(IReadOnlyList<SpokenItem> items)
     {
         IsCompound = about.IsCompound || items.Any(SaysCompound);
@@ -114,6 +131,7 @@ internal sealed class SpeechListener(Lexicon lexicon, SpokenAbout about)
         {
             remembered.Clear();
             sentenceFrom = Mentions.Count;
+            Corrects = false;
             for (var at = 0; at < sentence.Count; at++)
             {
                 if (sentence[at].IsAboutCircumstances)

@@ -158,13 +158,17 @@ internal sealed class SpeechScanner
         if (amount is null || IsOnlyUnder(at, amount, end))
             return 0;
         var (behind, dimension, counts, noun) = Behind(end);
+        // “one long string” is no size.
+        if (dimension is not null && amount is { Unit: null, Low: 1, High: 1 } && tokens[at].Kind == TokenKind.Word)
+            return 0;
         // “three main veins from the base” is no count, “two flat rows” neither, and “four-sided needles” are not four.
         if (phrase is var (meaning, reached) && (meaning.States.Count > 0 || meaning.IsTopic) && SaysMore(reached))
             return 0;
         items.Add(new AmountItem(SpanOf(at, behind), amount, dimension, counts, noun));
         return behind;
 
-        bool SaysMore(int reached) => counts.Count == 0 ? reached > at + 1 : reached > behind || reached == behind && !IsCounted(end);
+        bool SaysMore(int reached) =>
+            counts.Count == 0 ? reached > at + 1 : reached > behind || reached == behind && noun is not null && !IsCounted(end);
     }
 
     // “like a hand” is a shape.

@@ -14,6 +14,7 @@ internal static class SpokenPhrases
             a, an, the, this, that, these, those, it, its, it’s, it is, is, are, was, were, be, being, been, has, have, having, had, with,
             of, at, for, by, from, as, i, i see, i found, i saw, i have, we, you, my, our, there, there is, there are, here, which,
             where, when, really, just, only, also, too, so, then, well, looks, look, looking, seen, see, found, saw, show, shows, showing,
+            later, afterwards,
             all, both, each, every, any, other, others, their, them, they, up, out, down, about it, on the same tree, on the same plant,
             on this tree, on this plant, on one tree, on one plant, on the tree, same tree, same plant, the plant, plant, the tree, this
             tree, thing, kind of, sort of, more or less, more, overall, in general, generally, altogether, usual, typical, normal, about,
@@ -245,22 +246,52 @@ internal static class SpokenPhrases
             essex, hampshire, oxfordshire, cumbria, northumberland, lancashire, edinburgh, glasgow
             """
         ),
-        ("IRE", "northern ireland, dublin, belfast, galway"),
-        ("FRA", "paris, brittany, normandy, provence, landes, the landes, alsace, vosges, the vosges"),
-        ("BGM", "brussels, flanders, wallonia"),
-        ("NET", "netherlands, the netherlands, holland, amsterdam"),
-        ("GER", "germany, bavaria, berlin, hamburg, munich, black forest, the black forest, saxony"),
-        ("DEN", "copenhagen, jutland"),
-        ("NWY", "new york, new york state, upstate new york, new york city, long island"),
-        ("MAS", "boston, cape cod"),
+        ("IRE", "northern ireland, dublin, belfast, galway, county cork, limerick, kerry, connemara, donegal, wicklow"),
+        (
+            "FRA",
+            """
+            paris, brittany, normandy, provence, landes, the landes, alsace, vosges, the vosges, toulouse, lyon, marseille, bordeaux,
+            lille, nantes, strasbourg, the loire, the auvergne
+            """
+        ),
+        ("BGM", "brussels, flanders, wallonia, antwerp, ghent, the ardennes"),
+        ("NET", "netherlands, the netherlands, holland, amsterdam, rotterdam, utrecht, the hague, friesland, the veluwe"),
+        (
+            "GER",
+            """
+            germany, bavaria, berlin, hamburg, munich, black forest, the black forest, saxony, frankfurt, stuttgart, dresden, the rhine,
+            hesse, the harz, swabia, westphalia
+            """
+        ),
+        ("DEN", "copenhagen, jutland, aarhus, funen"),
+        ("NWY", "new york, new york state, upstate new york, new york city, long island, brooklyn, the adirondacks, the catskills"),
+        ("MAS", "boston, cape cod, the berkshires"),
+        ("NWJ", "pine barrens, the pine barrens"),
         ("PEN", "philadelphia, pittsburgh"),
-        ("ILL", "chicago"),
+        ("MRY", "baltimore, the chesapeake"),
+        ("VRG", "shenandoah"),
+        ("NCA", "asheville, the outer banks"),
+        ("TEN", "nashville, memphis"),
         ("GEO", "atlanta"),
-        ("WAS", "washington state, seattle, puget sound"),
+        ("LOU", "new orleans"),
+        ("TEX", "dallas, houston, austin, san antonio, texas hill country, the texas hill country, east texas, west texas"),
+        ("OHI", "cleveland, cincinnati"),
+        ("MIC", "detroit, the upper peninsula"),
+        ("ILL", "chicago"),
+        ("WIS", "milwaukee"),
+        ("MIN", "minneapolis"),
+        ("MSO", "st louis"),
+        ("WAS", "washington state, seattle, puget sound, tacoma, spokane, olympic peninsula, the olympic peninsula"),
         ("ORE", "willamette valley"),
-        ("CAL", "san francisco, los angeles, sierra nevada, monterey, central valley, the central valley"),
-        ("BRC", "bc, british columbia, vancouver"),
-        ("ONT", "toronto, ottawa"),
+        (
+            "CAL",
+            """
+            san francisco, los angeles, sierra nevada, monterey, central valley, the central valley, san diego, sacramento, big sur,
+            mendocino
+            """
+        ),
+        ("BRC", "bc, british columbia, vancouver, vancouver island"),
+        ("ONT", "toronto, ottawa, muskoka"),
         ("QUE", "quebec, montreal"),
     ];
 

@@ -8,7 +8,7 @@ internal sealed class StateChoice(SpeechListener listener, Clause clause)
     /// <summary>The state that is meant, and the noun it is said of; null where that can't be told.</summary>
     public (StateMeant? Meant, PhraseItem? Noun) Choose(PhraseItem item, PhraseItem[] nouns)
     {
-        var candidates = Candidates(item.Meaning);
+        var candidates = Candidates(item.Meaning, nouns);
         if (BarkBeneath(item, candidates) is { } bared)
             return (bared, listener.Spoken[0]);
         // “a prickly shrub” says nothing of leaves.
@@ -21,19 +21,24 @@ internal sealed class StateChoice(SpeechListener listener, Clause clause)
             if (MayBeTwoThingsOf(noun, candidates) || noun == nouns[0] && IsStraightBefore(item, noun))
                 break;
         }
-        return (Alone(item, nouns, candidates), null);
+        var alone = Alone(item, nouns, candidates);
+        return (alone, alone is not null && nouns is [{ Meaning.IsLeaflets: true } leaflets, ..] ? leaflets : null);
     }
 
-    private StateMeant[] Candidates(Meaning meaning)
+    private StateMeant[] Candidates(Meaning meaning, PhraseItem[] nouns)
     {
         StateMeant[] candidates =
         [
             .. meaning.States.Where(candidate =>
-                listener.CanBeSaid(candidate.Character) && (meaning.IsWhole || listener.MayBeOfNeedles(candidate.Character))
+                listener.CanBeSaid(candidate.Character)
+                && (meaning.IsWhole || listener.MayBeOfNeedles(candidate.Character))
+                && (meaning.NamesLeaflets || IsNamed(candidate.Character) || listener.MayBeOfLeaflets(candidate.Character))
             ),
         ];
         // “palmate leaves with five leaflets”: of a leaf with leaflets it is said how these stand.
         return listener.IsCompound && candidates.Any(IsOfStructure) ? [.. candidates.Where(IsOfStructure)] : candidates;
+
+        bool IsNamed(Character character) => meaning.About.Contains(character) || nouns.Any(noun => noun.Meaning.About.Contains(character));
     }
 
     // What may be said of a noun, the likeliest first: “green or red” is more of the same character, before all else; “red leaves” are in
@@ -41,7 +46,11 @@ internal sealed class StateChoice(SpeechListener listener, Clause clause)
     private StateMeant? SaidOf(PhraseItem noun, StateMeant[] candidates) =>
         One([.. candidates.Where(candidate => candidate.Character == noun.Said)])
         ?? One([.. candidates.Where(candidate => noun.Meaning.Organ == Organ.Leaf && IsOfTheSeason(candidate.Character))])
-        ?? One([.. candidates.Where(candidate => IsSaidOf(candidate.Character, noun.Meaning))])
+        ?? One([
+            .. candidates.Where(candidate =>
+                IsSaidOf(candidate.Character, noun.Meaning) && !(noun.Meaning.Organ is not null && IsOfWhatIsUnseen(candidate))
+            ),
+        ])
         ?? One([.. candidates.Where(candidate => IsMoreOfIt(candidate.Character, noun))])
         ?? One([.. candidates.Where(candidate => IsOfItsKind(candidate, noun))]);
 
@@ -103,7 +112,7 @@ internal sealed class StateChoice(SpeechListener listener, Clause clause)
     // “stipules red”: what is plainly said of a part that has no such state is not something else's.
     private bool MayStandAlone(StateMeant candidate, Meaning meaning, PhraseItem? noun)
     {
-        if (!IsThereToBeSaid(candidate.Character, meaning))
+        if (!IsThereToBeSaid(candidate.Character, meaning) || !meaning.IsWhole && IsOfWhatIsUnseen(candidate))
             return false;
         // “pale green” alone is no underside.
         if (!meaning.IsWhole && IsOfASide(candidate.Character) && noun?.Meaning.About.Contains(candidate.Character) != true)
@@ -153,7 +162,7 @@ internal sealed class StateChoice(SpeechListener listener, Clause clause)
         IsOfItsOrgan(candidate, noun) || HangsOnIt(candidate.Character, noun) || noun.Meaning.IsFruit && IsOfAnyFruit(candidate.Character);
 
     private bool IsOfItsOrgan(StateMeant candidate, PhraseItem noun) =>
-        (noun.Meaning.Organ ?? (noun.Meaning.IsLeaflets ? Organ.Leaf : null)) is { } organ
+        noun.Meaning.Organ is { } organ
         && candidate.Owned
         && !IsOfASide(candidate.Character)
         && IsOf(candidate.Character, organ)
@@ -184,6 +193,12 @@ internal sealed class StateChoice(SpeechListener listener, Clause clause)
     private bool IsOfTheSeason(Character character) => character.Stages.Contains(listener.StageIn(clause.YearPart));
 
     private static bool IsSaidOf(Character character, Meaning noun) => noun.About.Contains(character) || noun.Hanging.Contains(character);
+
+    // “soft leaves” says nothing of hairs on their stalks that nobody spoke of.
+    private bool IsOfWhatIsUnseen(StateMeant candidate) =>
+        !candidate.Owned
+        && candidate.Character.OnlyIf is { IsPresence: false, CharacterId: not (CharacterIds.Foliage or CharacterIds.Structure) }
+        && !listener.IsThere(candidate.Character);
 
     // “smooth bark, grey”: what was said of the bark once is followed by more of it.
     private bool IsMoreOfIt(Character character, PhraseItem noun) =>

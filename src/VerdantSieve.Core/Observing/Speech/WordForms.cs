@@ -14,7 +14,7 @@ internal static class WordForms
         gray; centre center odour odor; odourless odorless; lustre luster; fibre fiber; mould mold; wooly woolly; spiralling
         spiraling; axes axis; sinuses sinus channelled channeled; reddish red; greenish green; brownish brown; yellowish yellow;
         whitish white; blackish black; purplish purple; bluish blue; blueish blue; pinkish pink; orangish orange; silvery silver;
-        apices apex; ovalish oval; narrowish narrow; smoothish smooth; darkish dark; longish long; squarish square;
+        roundish round; apices apex; ovalish oval; narrowish narrow; smoothish smooth; darkish dark; longish long; squarish square;
         bases base; twiggy twig; calyces calyx; genera genus; feet foot inches inch; teeth tooth; samarae samara; stomata stoma;
         trifoliolate trifoliate; petalled petaled; unlobed unlobed; doesnt doesn’t velvetty velvety; alternately alternate;
         oppositely opposite

@@ -191,7 +191,7 @@ public class NounsTests
     public void Things_stand_on_either_side_of_and(string text, bool heard) => Assert.Equal(heard, Hear(text).Contains("armature=thorns"));
 
     [Theory]
-    [InlineData("leaves lobed and hairy berries", true)]
+    [InlineData("leaves round and hairy berries red", true)]
     [InlineData("leaves lobed and hairy", false)]
     public void Behind_and_a_word_straight_before_a_noun_is_that_nouns(string text, bool heard) =>
         Assert.Equal(heard, Hear(text).Contains("fruit-hair=hairy"));
@@ -204,13 +204,58 @@ public class NounsTests
         Assert.Equal([heard], Hear(text).Where(reading => reading.EndsWith("colour=white", StringComparison.Ordinal)));
 
     [Theory]
-    [InlineData("glossy leaflets", true)]
-    [InlineData("glossy stipules", false)]
-    public void Leaflets_are_what_leaves_are(string text, bool heard) => Assert.Equal(heard, Hear(text).Contains("upper-gloss=glossy"));
+    [InlineData("pointed leaflets", true)]
+    [InlineData("pointed stipules", false)]
+    public void Leaflets_are_what_leaves_are(string text, bool heard) => Assert.Equal(heard, Hear(text).Contains("apex=acute"));
+
+    [Theory]
+    [InlineData("leaves opposite and spiny", true)]
+    [InlineData("leaves opposite and spiny acorns", false)]
+    public void What_stands_straight_before_a_fruit_is_not_said_of_the_leaf(string text, bool heard) =>
+        Assert.Equal(heard, Hear(text).Contains("margin=spiny"));
 
     [Theory]
     [InlineData("round-ish leaves", "shape=round")]
     [InlineData("Round-ish, opposite", "shape=round", "arrangement=opposite")]
     [InlineData("blueish needles", "foliage=needle", "needle-colour=blue-green")]
+    [InlineData("roundish buds", "bud-form=rounded")]
     public void More_or_less_so_is_so(string text, params string[] heard) => Assert.Equal(heard.Order(), Hear(text).Order());
+
+    [Theory]
+    [InlineData("leaves opposite? No, alternate", "alternate")]
+    [InlineData("leaves opposite? no alternate", "alternate")]
+    [InlineData("leaves opposite? no, hairless buds", "opposite")]
+    [InlineData("leaves opposite? no. Alternate", "opposite")]
+    [InlineData("leaves opposite, alternate", "opposite", "alternate")]
+    public void What_is_put_right_behind_a_doubt_takes_the_place_of_what_was_said(string text, params string[] heard) =>
+        Assert.Equal(
+            heard.Order(),
+            Spoken
+                .Hear(text)
+                .Readings.Where(one => one.Reading.Character == "arrangement")
+                .Select(one => (StatesSeen)one.Reading.Observation)
+                .SelectMany(seen => seen.Mode == StateMode.Not ? [] : seen.States)
+                .Order()
+        );
+
+    [Theory]
+    [InlineData("acorns hang on one long string", false)]
+    [InlineData("acorns one inch long", true)]
+    public void One_long_thing_is_no_size(string text, bool heard) => Assert.Equal(heard, Hear(text).Contains("fruit-length"));
+
+    [Theory]
+    [InlineData("compound leaves, end leaflet without a stalk", "terminal-leaflet=sessile", true)]
+    [InlineData("buds without a stalk", "terminal-leaflet=sessile", false)]
+    [InlineData("leaves opposite, soft", "petiole-hair-type=soft", false)]
+    [InlineData("soft leaves", "petiole-hair-type=soft", false)]
+    [InlineData("leaf stalk hairy, soft", "petiole-hair-type=soft", true)]
+    public void Of_what_nobody_spoke_of_nothing_is_said(string text, string reading, bool heard) =>
+        Assert.Equal(heard, Hear(text).Contains(reading));
+
+    [Theory]
+    [InlineData("three oval leaflets", "leaflet-count")]
+    [InlineData("five oval leaflets", "leaflet-count")]
+    [InlineData("in three flat rows")]
+    public void What_is_counted_may_stand_behind_what_is_said_of_it(string text, params string[] heard) =>
+        Assert.Equal(heard, Hear(text).Where(reading => reading.EndsWith("-count", StringComparison.Ordinal)));
 }
