@@ -29,6 +29,8 @@ public class SpokenRulesTests
     [InlineData("bunches of five berries", "fruit-hang=clustered; fruit-type=berry")]
     [InlineData("cones on long stalks, buds without a stalk", "fruit-type=cone")]
     [InlineData("end leaflet without a stalk", "terminal-leaflet=sessile")]
+    [InlineData("three oval leaflets", "leaflet-count=3; shape=oval")]
+    [InlineData("flowers in threes", "")]
     // Of leaflets that the leaf has some.
     [InlineData("spiny leaflets", "margin=spiny; structure=compound")]
     [InlineData("spiny leaves", "margin=spiny")]
