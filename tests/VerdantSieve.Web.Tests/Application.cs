@@ -189,7 +189,7 @@ public sealed class Browser : IDisposable
             "--disable-component-update",
             "--no-first-run",
             "--disable-dev-shm-usage",
-            // What is made ready for pages that nobody may open costs a fifth of all.
+            // Nothing is made ready for pages that nobody may open.
             "--disable-features=SpareRendererForSitePerProcess,Prerender2",
             $"--user-data-dir={profile}"
         );

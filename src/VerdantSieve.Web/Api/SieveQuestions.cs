@@ -81,7 +81,7 @@ public static class SieveQuestions
         for (var i = 0; i < names.Count; i++)
         {
             var name = names[i] ?? "";
-            Taxon[] meant = flora.FindTaxon(name) is { } taxon ? [taxon] : [.. flora.OfGenus(name)];
+            Taxon[] meant = flora.FindTaxon(name) is { } taxon && taxon.Name.Text == name ? [taxon] : [.. flora.OfGenus(name)];
             if (meant.Length == 0)
                 return Fault.AtField($"among[{i}]", names[i], $"It must be a genus or a taxon of {flora.About.Title}.");
             among.UnionWith(meant.Select(one => one.Name.Text));

@@ -21,7 +21,6 @@ public class SpokenRulesTests
     // “Of fruit” is a smell behind “smells” alone.
     [InlineData("a red cone of fruit", "fruit-colour=red; fruit-type=cone")]
     [InlineData("smells of fruit", "smell=fruity")]
-    // A plant’s name beside leaves is no fruit.
     // Of what is said of needles it follows that there are needles.
     [InlineData("a tree with needles that fall in autumn", "habit=tree; leaf-persistence=deciduous; foliage=needle")]
     [InlineData("a tree that loses its leaves", "habit=tree; leaf-persistence=deciduous")]
@@ -31,11 +30,12 @@ public class SpokenRulesTests
     [InlineData("end leaflet without a stalk", "terminal-leaflet=sessile")]
     [InlineData("three oval leaflets", "leaflet-count=3; shape=oval")]
     [InlineData("flowers in threes", "")]
-    // Of leaflets that the leaf has some.
+    // Of what is said of leaflets it follows that the leaf has some.
     [InlineData("spiny leaflets", "margin=spiny; structure=compound")]
     [InlineData("spiny leaves", "margin=spiny")]
     [InlineData("leaves curved", "")]
     [InlineData("flowers like peas", "flower-form=pea")]
+    // A plant’s name beside leaves is no fruit.
     [InlineData("grape-like leaves", "")]
     [InlineData("leaves like an olive", "")]
     [InlineData("small grapes", "fruit-type=berry")]

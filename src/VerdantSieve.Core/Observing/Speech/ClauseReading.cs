@@ -94,11 +94,7 @@ internal sealed class ClauseReading(SpeechListener listener, Clause clause, Phra
     }
 
     // “opposite? no, alternate” takes back what was said.
-    private bool IsBehindADoubt(PhraseItem item)
-    {
-        var before = clause.Items.TakeWhile(other => other != item).LastOrDefault();
-        return before is DoubtItem;
-    }
+    private bool IsBehindADoubt(PhraseItem item) => clause.Items.TakeWhile(other => other != item).LastOrDefault() is DoubtItem;
 
     private void HearState(PhraseItem item, int at)
     {

@@ -14,7 +14,6 @@ internal static class SpokenPhrases
             a, an, the, this, that, these, those, it, its, it’s, it is, is, are, was, were, be, being, been, has, have, having, had, with,
             of, at, for, by, from, as, i, i see, i found, i saw, i have, we, you, my, our, there, there is, there are, here, which,
             where, when, really, just, only, also, too, so, then, well, looks, look, looking, seen, see, found, saw, show, shows, showing,
-            later, afterwards,
             all, both, each, every, any, other, others, their, them, they, up, out, down, about it, on the same tree, on the same plant,
             on this tree, on this plant, on one tree, on one plant, on the tree, same tree, same plant, the plant, plant, the tree, this
             tree, thing, kind of, sort of, more or less, more, overall, in general, generally, altogether, usual, typical, normal, about,
@@ -24,8 +23,8 @@ internal static class SpokenPhrases
             different, rest, own, today, now, currently, this morning, this week, hang, hangs, come, comes, sit, sits, stand, stands,
             several, between, whether, color, shape, size, number, texture, round a, round the, round each, near my house, looks like,
             feel, feels, get, gets, becoming, become, becomes, than, rather than, held, bear, bears, bearing, ending, ends, end in, ends in,
-            on long stems, new england, everywhere,
-            call, call it, called, known as, all around, nearby, all over the place, vine-like, vinelike, tree-like, shrub-like
+            on long stems, new england, everywhere, call, call it, called, known as, later, afterwards,
+            all around, nearby, all over the place, vine-like, vinelike, tree-like, shrub-like
             """
         ),
         (

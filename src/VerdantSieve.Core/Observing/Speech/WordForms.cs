@@ -11,12 +11,12 @@ internal static class WordForms
     private static readonly FrozenDictionary<string, string> Irregular = Table(
         """
         leaves leaf; halves half; leafs leaf; colour color; coloured colored; colours color; grey gray; greyish gray; grayish
-        gray; centre center odour odor; odourless odorless; lustre luster; fibre fiber; mould mold; wooly woolly; spiralling
-        spiraling; axes axis; sinuses sinus channelled channeled; reddish red; greenish green; brownish brown; yellowish yellow;
+        gray; centre center; odour odor; odourless odorless; lustre luster; fibre fiber; mould mold; wooly woolly; spiralling
+        spiraling; axes axis; sinuses sinus; channelled channeled; reddish red; greenish green; brownish brown; yellowish yellow;
         whitish white; blackish black; purplish purple; bluish blue; blueish blue; pinkish pink; orangish orange; silvery silver;
         roundish round; apices apex; ovalish oval; narrowish narrow; smoothish smooth; darkish dark; longish long; squarish square;
-        bases base; twiggy twig; calyces calyx; genera genus; feet foot inches inch; teeth tooth; samarae samara; stomata stoma;
-        trifoliolate trifoliate; petalled petaled; unlobed unlobed; doesnt doesn’t velvetty velvety; alternately alternate;
+        bases base; twiggy twig; calyces calyx; genera genus; feet foot; inches inch; teeth tooth; samarae samara; stomata stoma;
+        trifoliolate trifoliate; petalled petaled; doesnt doesn’t; velvetty velvety; alternately alternate;
         oppositely opposite
         """
     );
@@ -94,5 +94,9 @@ internal static class WordForms
         text.ReplaceLineEndings(" ")
             .Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)
             .Select(pair => pair.Split(' '))
-            .ToFrozenDictionary(pair => pair[0], pair => pair[1]);
+            .ToFrozenDictionary(
+                pair => pair[0],
+                // A semicolon that was left out would swallow the word behind it.
+                pair => pair.Length == 2 ? pair[1] : throw new FormatException($"“{string.Join(' ', pair)}” is no word with its form.")
+            );
 }
