@@ -106,7 +106,7 @@ internal static class RecoveryTables
                 .Taxa.SelectMany(taxon =>
                     Enumerable
                         .Range(0, Math.Max(1, plants / 4))
-                        .Select(i => recovery.Look(taxon, most, 0.1, 0, strategy, Seeded(taxon, i), stopAt: 0.95))
+                        .Select(i => recovery.Look(taxon, most, 0.1, 0, strategy, Seeded(taxon, i), LeadsAt95))
                 )
                 .ToArray();
             var reached = looks.Where(look => look.Answer.Candidates[0].Probability >= 0.95).ToArray();
@@ -156,12 +156,12 @@ internal static class RecoveryTables
                                     0.1,
                                     Strategy.NextLook,
                                     random,
-                                    stopAt: 0.95
+                                    IsNamed
                                 );
                             })
                     )
                     .ToArray();
-                var named = looks.Where(look => look.Answer.Determination.Rank is TaxonRank.Species or TaxonRank.Variety).ToArray();
+                var named = looks.Where(look => IsNamed(look.Answer)).ToArray();
                 Console.WriteLine(
                     $"| {errs:0 %} | {readings} | {Share(named.Length, looks.Length)} | "
                         + $"{named.Average(look => look.Answer.Determination.Probability):0.000} | "
@@ -169,6 +169,11 @@ internal static class RecoveryTables
                 );
             }
     }
+
+    // Nobody goes on once the kind is named.
+    private static bool IsNamed(SieveAnswer answer) => answer.Determination.Rank is TaxonRank.Species or TaxonRank.Variety;
+
+    private static bool LeadsAt95(SieveAnswer answer) => answer.Candidates[0].Probability >= 0.95;
 
     private static void Strangers(Flora flora, int plants)
     {
@@ -181,7 +186,7 @@ internal static class RecoveryTables
             {
                 var said = recovery.Look(left, 10, 0.1, 0, Strategy.NextLook, Seeded(left, i)).Answer;
                 total++;
-                if (said.Determination.Rank is not (TaxonRank.Species or TaxonRank.Variety))
+                if (!IsNamed(said))
                     safe++;
             }
         }

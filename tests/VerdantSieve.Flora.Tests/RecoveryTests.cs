@@ -18,7 +18,7 @@ public class RecoveryTests
         int plants,
         Strategy strategy = Strategy.NextLook,
         int readings = 10,
-        double stopAt = 1
+        Func<SieveAnswer, bool>? enough = null
     ) =>
         [
             .. ShippedFlora
@@ -28,7 +28,7 @@ public class RecoveryTests
                     (taxon, t) =>
                         Enumerable
                             .Range(0, plants)
-                            .Select(i => Recovery.Look(taxon, readings, errs, 0, strategy, new Random(1000 * t + i), stopAt))
+                            .Select(i => Recovery.Look(taxon, readings, errs, 0, strategy, new Random(1000 * t + i), enough))
                 ),
         ];
 
@@ -72,7 +72,8 @@ public class RecoveryTests
     public void The_next_look_needs_fewer_readings_than_any_order()
     {
         double Mean(Strategy strategy) =>
-            Looks(0.1, 1, strategy, 30, stopAt: 0.95).Average(look => look.Answer.Candidates[0].Probability >= 0.95 ? look.Readings : 30);
+            Looks(0.1, 1, strategy, 30, answer => answer.Candidates[0].Probability >= 0.95)
+                .Average(look => look.Answer.Candidates[0].Probability >= 0.95 ? look.Readings : 30);
         Assert.True(Mean(Strategy.NextLook) < 0.8 * Mean(Strategy.AnyOrder));
     }
 

@@ -171,7 +171,7 @@ public class PackedSieveTests
         for (var t = 0; t < 80; t++)
             flora.Taxon($"Aus s{t:00}", $"a: s{random.Next(2)} / b: s{random.Next(3)} / c: s{random.Next(4)}");
         var made = flora.Flora;
-        var exact = new Sieve(made, SieveModel.Standard with { Strangers = 0, Damping = false, Looseness = 0, Gaps = 0 }).Ask(
+        var exact = new Sieve(made, SieveModel.Standard with { Strangers = 0, Damping = false, Telling = 0, Looseness = 0, Gaps = 0 }).Ask(
             new SieveQuestion
             {
                 Readings =

@@ -27,6 +27,12 @@ public static class CharacterIds
     /// <summary>The season of flowers.</summary>
     public const string Flowering = "flowering";
 
+    /// <summary>The colour of the flowers.</summary>
+    public const string FlowerColour = "flower-colour";
+
+    /// <summary>The form of one flower.</summary>
+    public const string FlowerForm = "flower-form";
+
     /// <summary>The season of fruit.</summary>
     public const string Fruiting = "fruiting";
 

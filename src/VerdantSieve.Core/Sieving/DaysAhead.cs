@@ -54,7 +54,7 @@ internal sealed class DaysAhead
     public DaysAhead(Weighed weighed)
     {
         (this.weighed, table) = (weighed, weighed.Table);
-        var posterior = weighed.Posterior;
+        var posterior = weighed.Plain;
         var sum = posterior.Take(table.Rows.Taxa).Sum();
         known = [.. posterior.Take(table.Rows.Taxa).Select(chance => sum > 0 ? chance / sum : 0)];
         all = new RowWeights(posterior, table.Rows);

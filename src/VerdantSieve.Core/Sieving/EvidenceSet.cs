@@ -41,6 +41,26 @@ internal sealed class EvidenceSet : IDisposable
         return posterior;
     }
 
+    /// <summary>Lets the evidence count for more, as far as nothing in it seems to be at fault: its likelihoods are raised to the power
+    /// 1 + <paramref name="most"/> × the chance that neither an observer slipped nor a score left out what was read.</summary>
+    /// <param name="plain">The chance of each row as the evidence stands.</param>
+    /// <param name="most">By how much at the most, where nothing can be at fault; 0 or more.</param>
+    public void Tell(ReadOnlySpan<double> plain, double most)
+    {
+        if (most == 0)
+            return;
+        var chances = ArrayPool<double>.Shared.Rent(rows);
+        var faultless = 1.0;
+        foreach (var piece in pieces)
+        {
+            var (slip, gap) = piece.Faults(plain, chances.AsSpan(0, rows));
+            faultless *= 1 - slip - gap;
+        }
+        ArrayPool<double>.Shared.Return(chances);
+        foreach (var piece in pieces)
+            TensorPrimitives.Multiply(piece.Logs, 1 + most * faultless, piece.Logs);
+    }
+
     // One after another: what is added in blocks comes out otherwise in the last digit, by where in memory it happens to lie.
     private static double Sum(double[] values)
     {

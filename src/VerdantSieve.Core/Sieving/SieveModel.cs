@@ -19,6 +19,7 @@ public sealed record SieveModel
         SlipWhenGuessing = 0,
         Strangers = 0,
         Damping = false,
+        Telling = 0,
         Looseness = 0,
         Gaps = 0,
     };
@@ -53,6 +54,13 @@ public sealed record SieveModel
 
     /// <summary>Whether readings that repeat each other, and those that only support, count for less.</summary>
     public bool Damping { get; init; } = true;
+
+    /// <summary>By how much more readings count that fit together, 0 or more; 0 where people name characters without regard to the
+    /// plant.</summary>
+    /// <remarks>People name what sets a plant apart, so that a mark was named says more than that the plant has it: of the things they
+    /// could say, speakers choose each in proportion to a power of what it tells (M. C. Frank and N. D. Goodman 2012, Predicting pragmatic
+    /// reasoning in language games, Science 336). How much was taken from plants as people described them; see docs/method.md.</remarks>
+    public double Telling { get; init; } = 0.35;
 
     /// <summary>By how much words are looser than the vocabulary says: 1 as it says, 0 not at all.</summary>
     public double Looseness { get; init; } = 1;

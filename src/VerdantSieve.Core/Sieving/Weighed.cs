@@ -26,6 +26,8 @@ internal sealed class Weighed : IDisposable
         Prior = table.PriorAt(question.Circumstances);
         if (question.Among is { } listed)
             Prior = Sieving.Prior.Among(Prior, table.Rows, table.Flora, listed);
+        Plain = Evidence.Posterior(Prior);
+        Evidence.Tell(Plain, table.Model.Telling);
         Posterior = Evidence.Posterior(Prior);
         if (Readings.Count > 0 && Readings.All(reading => table.Flora.Character(reading.Character).OnlySupports))
             KeepKnown(Posterior);
@@ -59,6 +61,10 @@ internal sealed class Weighed : IDisposable
     public double[] Prior { get; }
     public double[] Posterior { get; }
 
+    /// <summary>The same before readings that fit together count for more: what is still open is asked of these, where a leader that is
+    /// wrong keeps its rivals.</summary>
+    public double[] Plain { get; }
+
     public HeldReadings Held { get; }
 
     /// <summary>How each taxon fared, in the order of the flora.</summary>
@@ -80,7 +86,7 @@ internal sealed class Weighed : IDisposable
     public double[] Weights =>
         Question.School switch
         {
-            School.Weigh => Posterior,
+            School.Weigh => Plain,
             School.Strict => EvenPan(),
         };
 

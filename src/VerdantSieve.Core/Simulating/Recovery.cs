@@ -23,8 +23,16 @@ public sealed class Recovery(Sieve sieve, Flora flora, SieveModel? people = null
     /// <param name="misses">The chance that a character can't be made out.</param>
     /// <param name="strategy">What is asked next.</param>
     /// <param name="random">Where chance comes from.</param>
-    /// <param name="stopAt">The look ends as soon as a kind has this chance.</param>
-    public LookResult Look(Taxon taxon, int readings, double errs, double misses, Strategy strategy, Random random, double stopAt = 1)
+    /// <param name="enough">The look ends as soon as this is answered; null where it never does.</param>
+    public LookResult Look(
+        Taxon taxon,
+        int readings,
+        double errs,
+        double misses,
+        Strategy strategy,
+        Random random,
+        Func<SieveAnswer, bool>? enough = null
+    )
     {
         var circumstances = SomewhereOneDay(taxon, random);
         var plant = new SimulatedPlant(taxon, flora, circumstances, random, people);
@@ -43,7 +51,7 @@ public sealed class Recovery(Sieve sieve, Flora flora, SieveModel? people = null
             effort += character.Effort;
             question = question with { Readings = [.. question.Readings, reading] };
             answer = sieve.Ask(question);
-            if (answer.Candidates[0].Probability >= stopAt)
+            if (enough?.Invoke(answer) == true)
                 break;
         }
         return new LookResult(taxon, told, effort, answer, observer.Wrong);

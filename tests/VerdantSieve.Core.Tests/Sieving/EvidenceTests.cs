@@ -57,7 +57,7 @@ public class EvidenceTests
             .Count("lobe-count", c => c with { OnlyIf = new Condition("lobing", ["unlobed"], true) })
             .Taxon("Aus integer", "lobing: unlobed")
             .Taxon("Aus lobatus", "lobing: lobed, unlobed / lobe-count: 2–5")
-            .Sieve();
+            .Sieve(AsItStands);
 
     [Fact]
     public void A_count_of_lobes_says_that_there_are_lobes_where_the_observer_left_that_open()
@@ -186,7 +186,7 @@ public class EvidenceTests
             .Measure("slenderness")
             .Taxon("Aus small", "blade-length: 4–6 cm / blade-width: 2–3 cm / slenderness: 1.8–2.2 cm")
             .Taxon("Aus large", "blade-length: 8–12 cm / blade-width: 4–6 cm / slenderness: 1.8–2.2 cm");
-        var sieve = flora.Sieve(SieveModel.Standard with { Strangers = 0 });
+        var sieve = flora.Sieve(AsItStands with { Strangers = 0 });
         var length = sieve.Ask(Long("blade-length", 7.5));
         var both = sieve.Ask(Long("blade-length", 7.5), Long("blade-width", 3.75));
         // The two kinds are of one form, so that the width of a leaf of known length says nothing new.
@@ -202,7 +202,7 @@ public class EvidenceTests
             .States("leaf-hair", "none dense", c => (StateCharacter)Correlated(c))
             .Taxon("Aus bald", "twig-hair: none / leaf-hair: none")
             .Taxon("Aus woolly", "twig-hair: dense / leaf-hair: dense")
-            .Sieve();
+            .Sieve(AsItStands);
         var one = alike.Ask(Is("twig-hair", "dense")).Of("Aus woolly");
         Assert.Equal(one, alike.Ask(Is("twig-hair", "dense"), Is("leaf-hair", "dense")).Of("Aus woolly"), 9);
         // Kish: two readings that repeat each other to 30 % count as 2 / 1.3.

@@ -6,6 +6,9 @@ namespace VerdantSieve.Core.Tests.Sieving;
 /// <summary>Short ways to write readings and questions.</summary>
 internal static class Readings
 {
+    /// <summary>The standard model without what it adds where readings fit together, for what one reading is worth.</summary>
+    public static readonly SieveModel AsItStands = SieveModel.Standard with { Telling = 0 };
+
     public static Reading Is(string character, string state, Certainty certainty = Certainty.Fair) =>
         new(character, new StatesSeen([state], StateMode.Is), certainty);
 

@@ -22,7 +22,7 @@ public class WordsTests
             .Taxon("Bus simplex", "margin: serrate")
             .Taxon("Cus integer", "margin: entire")
             .Taxon("Dus rotundus", "margin: crenate")
-            .Sieve();
+            .Sieve(Readings.AsItStands);
 
     private static double Bits(SieveAnswer answer, string one, string other) => Math.Log2(answer.Of(one) / answer.Of(other));
 

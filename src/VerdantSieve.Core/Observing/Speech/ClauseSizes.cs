@@ -100,11 +100,12 @@ internal sealed class ClauseSizes(SpeechListener listener, Clause clause, Clause
 
     private Character? Sized(Dimension dimension, PhraseItem[] nouns)
     {
-        // The trunk is as thick as it is “across”.
-        if (dimension == Dimension.Wide && nouns.FirstOrDefault()?.Meaning.Organ == Organ.Bark)
-            return Sized(Dimension.Thick, nouns);
+        if (nouns.FirstOrDefault()?.Meaning is { } first && Taken(dimension, first) is var other && other != dimension)
+            return Sized(other, nouns);
         MeasureCharacter[] all = [.. listener.Lexicon.Measures.Where(measure => Dimensions.Of(measure) == dimension)];
         var mayBeAnything = nouns.Length == 0 || nouns[0].Organs.Any(organ => organ is Organ.Bark or Organ.WholePlant);
+        if (dimension == Dimension.Wide && nouns is [var nearest, ..] && clause.Items.Contains(nearest) && HasNoSize(nearest))
+            return null;
         if (all.Length == 1 && (mayBeAnything || dimension != Dimension.Thick))
             return all[0];
         foreach (var noun in nouns)
@@ -115,9 +116,42 @@ internal sealed class ClauseSizes(SpeechListener listener, Clause clause, Clause
         return listener.OfTheLeaf(dimension, false);
     }
 
-    // “thorns 3 cm long”: the thing was named, and there is no such character.
+    // The trunk is as thick as it is “across”, a leaf “in diameter” is so wide, and berries are as long as they are wide.
+    private static Dimension Taken(Dimension dimension, Meaning noun)
+    {
+        if (dimension == Dimension.Wide && noun.Organ == Organ.Bark)
+            return Dimension.Thick;
+        if (dimension == Dimension.Thick && noun.Organ == Organ.Leaf)
+            return Dimension.Wide;
+        var isRound = noun.IsFruit && noun.States.Any(meant => AsWideAsLong.Contains(meant.Word));
+        var hasOneSize = dimension == Dimension.Thick && (noun.IsFruit || noun.Organ == Organ.Fruit);
+        return dimension == Dimension.Wide && isRound || hasOneSize ? Dimension.Long : dimension;
+    }
+
+    // Kinds of fruit, as vocabularies of trees call them.
+    private static readonly HashSet<string> AsWideAsLong =
+    [
+        "berry",
+        "berry-like",
+        "fleshy",
+        "compound-berry",
+        "berry-cone",
+        "aril",
+        "drupe",
+        "pome",
+        "hip",
+        "nut",
+        "husked-nut",
+        "seed-ball",
+    ];
+
+    // “thorns 3 cm long”, “an acorn 2 cm wide”: the thing was named, and there is no such character.
     private static bool HasNoSize(PhraseItem noun) =>
-        noun.Meaning is { Organ: null or Organ.Twig, States.Count: 0 } || noun.Said is { } said && Organs.Of(said) != Organ.Leaf;
+        noun.Meaning is { Organ: null or Organ.Twig, States.Count: 0 } or { Organ: Organ.Flower or Organ.Fruit }
+        || noun.Meaning.IsFruit
+        || noun.Meaning.IsFlower
+        || noun.Meaning.IsThingOfItsOwn
+        || noun.Said is { } said && Organs.Of(said) != Organ.Leaf;
 
     private Character? SizeOf(PhraseItem noun, Dimension dimension, MeasureCharacter[] all)
     {

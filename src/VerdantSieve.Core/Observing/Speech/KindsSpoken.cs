@@ -10,7 +10,7 @@ internal sealed class KindsSpoken(Lexicon lexicon, IReadOnlyList<SpokenToken> to
     private static readonly HashSet<string> Before = Words(
         """
         a an the some my our this that it here is be must have has to call take kind sort type species of young old big large small little
-        tall tree plant shrub bush we you see saw seen find found get got
+        very really quite tall tree plant shrub bush we you see saw seen find found get got
         """
     );
 
@@ -33,7 +33,7 @@ internal sealed class KindsSpoken(Lexicon lexicon, IReadOnlyList<SpokenToken> to
         if (lexicon.Called(tokens, at) is not var (called, end) || phrase is var (_, reached) && reached > end)
             return null;
         // “An evergreen oak” says that it is evergreen, too, and “weeping willow” that it weeps.
-        if (IsOfTheWhole(at) && !IsHabit(at) && lexicon.Called(tokens, at + 1) is not null)
+        if (IsOfTheWhole(at, at + 1) && !IsHabit(at) && lexicon.Called(tokens, at + 1) is not null)
             return null;
         // “Platanus” and “cypress” are one, “oaks” are several.
         if (tokens[end - 1].IsPlural && !tokens[end - 1].Form.EndsWith('s'))
@@ -51,12 +51,12 @@ internal sealed class KindsSpoken(Lexicon lexicon, IReadOnlyList<SpokenToken> to
         for (var before = at - 1; before >= 0; before--)
         {
             var token = tokens[before];
-            if (token.Kind == TokenKind.Stop)
+            if (token.Kind is TokenKind.Stop or TokenKind.Question)
                 return introduced || !withAnArticle;
             if (token.Kind == TokenKind.Comma)
                 return introduced || !withAnArticle && SaysWhereAlone(before);
             introduced |= token.Form is "a" or "an" or "is";
-            if (!Before.Contains(token.Form) && !IsDoubt(before) && !IsOfTheWhole(before) && !IsWhere(before))
+            if (!Before.Contains(token.Form) && !IsDoubt(before) && !IsOfTheWhole(before, at) && !IsWhere(before))
                 return false;
         }
         return introduced || !withAnArticle;
@@ -86,11 +86,21 @@ internal sealed class KindsSpoken(Lexicon lexicon, IReadOnlyList<SpokenToken> to
         return where;
     }
 
-    // “bushy”, “evergreen”, “weeping”.
-    private bool IsOfTheWhole(int at) =>
-        lexicon.Phrase(tokens, at) is ({ States.Count: > 0 } meaning, var end)
-        && end == at + 1
-        && meaning.States.Any(meant => meant.Character.Id is CharacterIds.Habit or CharacterIds.LeafPersistence or CharacterIds.Crown);
+    // “bushy”, “evergreen”, “narrow and upright”: the last word of the phrase is met first. It ends before what stands at a place.
+    private bool IsOfTheWhole(int at, int before)
+    {
+        for (var start = at; start >= 0 && start > at - 4; start--)
+            if (
+                lexicon.Phrase(tokens, start) is ({ States.Count: > 0 } meaning, var end)
+                && end > at
+                && end <= before
+                && meaning.States.Any(meant =>
+                    meant.Character.Id is CharacterIds.Habit or CharacterIds.LeafPersistence or CharacterIds.Crown
+                )
+            )
+                return true;
+        return false;
+    }
 
     // “Vine maple” is no vine.
     private bool IsHabit(int at) =>

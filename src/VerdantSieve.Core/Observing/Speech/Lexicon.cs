@@ -189,8 +189,13 @@ internal sealed class Lexicon
         meaning.NamesLeaflets |= character.Id != CharacterIds.Structure && PhraseTree<Meaning>.Words(name).Contains("leaflet");
         AddNoun(meaning, name);
         meaning.Hanging.UnionWith(hanging);
+        meaning.IsFlower |= character.Id == CharacterIds.FlowerForm && IsThings(name);
+        if (meaning.IsFlower && Vocabulary.Find(CharacterIds.FlowerColour) is { } colour)
+            meaning.About.Add(colour);
         meaning.IsFruit |= Organs.Of(character) == Organ.Fruit && character is { Phrase: "{}", OnlyIf.IsPresence: true };
     }
+
+    private static bool IsThings(string name) => !name.Contains(' ') && name.EndsWith('s');
 
     // “sticky buds” says that buds can be sticky: then “large sticky brown buds” and “buds pointed and sticky” say so too. What is said
     // next to the two together is said of the noun.

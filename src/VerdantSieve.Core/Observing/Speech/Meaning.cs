@@ -61,7 +61,7 @@ internal sealed class Meaning
     public bool IsTopic => About.Count > 0 || Organ is not null;
 
     /// <summary>Whether it is a thing beside being a state: “acorns”, “needles”, “lobed”.</summary>
-    public bool IsThing => Hanging.Count > 0 || IsFruit || HasNoun;
+    public bool IsThing => Hanging.Count > 0 || IsFruit || IsFlower || HasNoun;
 
     /// <summary>Whether it is a thing that the plant has: “thorns”, “tendrils”.</summary>
     public bool IsThingOfItsOwn => States.Any(meant => IsThingItself(meant.Character));
@@ -106,6 +106,9 @@ internal sealed class Meaning
 
     /// <summary>Whether it is a kind of fruit.</summary>
     public bool IsFruit { get; set; }
+
+    /// <summary>Whether it names flowers by their form: “bells”, which have a colour.</summary>
+    public bool IsFlower { get; set; }
 
     /// <summary>Whether it says where, when or how the plant stands.</summary>
     public bool IsCircumstance => Region is not null || Setting is not null || Age is not null || Stage is not null;

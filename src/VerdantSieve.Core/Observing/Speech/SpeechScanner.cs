@@ -84,6 +84,11 @@ internal sealed class SpeechScanner
             items.Add(sign);
             return at + 1;
         }
+        if (token.Kind == TokenKind.Dash && IsBetweenTwo(at))
+        {
+            items.Add(new SlashItem(token.Span));
+            return at + 1;
+        }
         var phrase = lexicon.Phrase(tokens, at);
         if (Amount(at, phrase) is > 0 and var behindAmount)
             return behindAmount;
@@ -103,6 +108,15 @@ internal sealed class SpeechScanner
             items.Add(new UnknownItem(token.Span, at > 0 && tokens[at - 1].Kind == TokenKind.Dash));
         return at + 1;
     }
+
+    // “Ovate-lanceolate” is one or the other, or something between.
+    private bool IsBetweenTwo(int at) =>
+        items.LastOrDefault() is PhraseItem before
+        && before.Span.End == tokens[at].Span.Start
+        && at + 1 < tokens.Count
+        && tokens[at + 1].Span.Start == tokens[at].Span.End
+        && lexicon.Phrase(tokens, at + 1) is var (behind, _)
+        && behind.States.Any(meant => before.Meaning.States.Any(other => other.Character == meant.Character));
 
     // “In May”, “5 May”, “May to July”; “leaves may be lobed” says no month.
     private bool IsTheMonth(int at)
@@ -171,10 +185,14 @@ internal sealed class SpeechScanner
             counts.Count == 0 ? reached > at + 1 : reached > behind || reached == behind && noun is not null && !IsCounted(end);
     }
 
-    // “like a hand” is a shape.
     private bool MayBeginAnAmount(int at) =>
-        tokens[at].Kind is TokenKind.Number or TokenKind.About
-        || AmountGrammar.BeginsWith(tokens[at].Form) && !(tokens[at].Kind == TokenKind.Word && at > 0 && tokens[at - 1].Form == "like");
+        tokens[at].Kind is TokenKind.Number or TokenKind.About || AmountGrammar.BeginsWith(tokens[at].Form) && !IsAShape(at);
+
+    // “like a hand” and “in a hand”.
+    private bool IsAShape(int at) =>
+        tokens[at].Kind == TokenKind.Word
+        && at > 0
+        && (tokens[at - 1].Form == "like" || tokens[at - 1].Form == "in" && tokens[at].Form is ("a" or "an"));
 
     // “nuts under three-lobed wings” are no three lobes at most.
     private bool IsOnlyUnder(int at, Amount amount, int end) =>

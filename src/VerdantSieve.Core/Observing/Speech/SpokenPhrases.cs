@@ -24,7 +24,8 @@ internal static class SpokenPhrases
             several, between, whether, color, shape, size, number, texture, round a, round the, round each, near my house, looks like,
             feel, feels, get, gets, becoming, become, becomes, than, rather than, held, bear, bears, bearing, ending, ends, end in, ends in,
             on long stems, new england, everywhere, call, call it, called, known as, later, afterwards,
-            all around, nearby, all over the place, vine-like, vinelike, tree-like, shrub-like
+            all around, nearby, all over the place, in leaf axils, in the leaf axils, at the leaf axils, leaf axils,
+            vine-like, vinelike, tree-like, shrub-like
             """
         ),
         (
@@ -242,7 +243,8 @@ internal static class SpokenPhrases
             """
             england, britain, great britain, scotland, wales, uk, the uk, united kingdom, london, yorkshire, kent, surrey, sussex, cornwall,
             devon, somerset, dorset, wiltshire, the cotswolds, lake district, the lake district, the scottish highlands, norfolk, suffolk,
-            essex, hampshire, oxfordshire, cumbria, northumberland, lancashire, edinburgh, glasgow
+            essex, hampshire, oxfordshire, cumbria, northumberland, lancashire, edinburgh, glasgow, leeds, manchester, liverpool, sheffield,
+            nottingham, bristol, cardiff, aberdeen, snowdonia, the pennines, the peak district, the chilterns, the new forest
             """
         ),
         ("IRE", "northern ireland, dublin, belfast, galway, county cork, limerick, kerry, connemara, donegal, wicklow"),
@@ -250,7 +252,7 @@ internal static class SpokenPhrases
             "FRA",
             """
             paris, brittany, normandy, provence, landes, the landes, alsace, vosges, the vosges, toulouse, lyon, marseille, bordeaux,
-            lille, nantes, strasbourg, the loire, the auvergne
+            lille, nantes, strasbourg, the loire, the auvergne, périgord, the dordogne, burgundy, the cevennes
             """
         ),
         ("BGM", "brussels, flanders, wallonia, antwerp, ghent, the ardennes"),
@@ -269,34 +271,36 @@ internal static class SpokenPhrases
         ("PEN", "philadelphia, pittsburgh"),
         ("MRY", "baltimore, the chesapeake"),
         ("VRG", "shenandoah"),
-        ("NCA", "asheville, the outer banks"),
+        ("NCA", "asheville, raleigh, chapel hill, the outer banks"),
         ("TEN", "nashville, memphis"),
-        ("GEO", "atlanta"),
+        ("GEO", "atlanta, savannah"),
+        ("KTY", "louisville"),
         ("LOU", "new orleans"),
         ("TEX", "dallas, houston, austin, san antonio, texas hill country, the texas hill country, east texas, west texas"),
         ("OHI", "cleveland, cincinnati"),
+        ("INI", "indianapolis"),
         ("MIC", "detroit, the upper peninsula"),
         ("ILL", "chicago"),
         ("WIS", "milwaukee"),
         ("MIN", "minneapolis"),
         ("MSO", "st louis"),
         ("WAS", "washington state, seattle, puget sound, tacoma, spokane, olympic peninsula, the olympic peninsula"),
-        ("ORE", "willamette valley"),
+        ("ORE", "willamette valley, the willamette valley, the coast range"),
         (
             "CAL",
             """
             san francisco, los angeles, sierra nevada, monterey, central valley, the central valley, san diego, sacramento, big sur,
-            mendocino
+            mendocino, santa cruz, oakland, berkeley, lake tahoe
             """
         ),
-        ("BRC", "bc, british columbia, vancouver, vancouver island"),
+        ("BRC", "bc, british columbia, vancouver, vancouver island, the okanagan"),
         ("ONT", "toronto, ottawa, muskoka"),
         ("QUE", "quebec, montreal"),
     ];
 
     private static readonly (string Code, string Words)[] Peoples =
     [
-        ("GRB", "english, scottish, welsh, british, cornish"),
+        ("GRB", "english, scottish, scots, welsh, british, cornish"),
         ("IRE", "irish"),
         ("FRA", "french, breton"),
         ("BGM", "belgian, flemish"),

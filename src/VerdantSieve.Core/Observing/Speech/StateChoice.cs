@@ -83,9 +83,19 @@ internal sealed class StateChoice(SpeechListener listener, Clause clause)
 
     private static bool IsNoun(SpokenItem item) => item is PhraseItem { Meaning: { IsTopic: true, IsSide: false } };
 
+    // Straight before it, or before more that may be said of the plant: “a narrow upright tree”, “a narrow poplar”.
     private bool IsBeforeTheHabit(PhraseItem item) =>
-        clause.Items.SkipWhile(other => other != item).Skip(1).FirstOrDefault()
-            is PhraseItem { Meaning.States: [{ Character.Id: CharacterIds.Habit }, ..] };
+        clause
+            .Items.SkipWhile(other => other != item)
+            .Skip(1)
+            .SkipWhile(other =>
+                other is PhraseItem { Meaning.IsTopic: false } more && !IsHabit(more) && more.Meaning.States.Any(IsOfThePlant)
+            )
+            .FirstOrDefault()
+            is { } next
+        && (next is KindsItem || next is PhraseItem phrase && IsHabit(phrase));
+
+    private static bool IsHabit(PhraseItem item) => item.Meaning.States is [{ Character.Id: CharacterIds.Habit }, ..];
 
     private static bool IsOfThePlant(StateMeant candidate) =>
         Organs.Of(candidate.Character) == Organ.WholePlant || Meaning.IsThingItself(candidate.Character);

@@ -44,6 +44,28 @@ public class AmountsSpokenTests
     }
 
     [Theory]
+    [InlineData("berries 1 cm across", "fruit-length")]
+    [InlineData("fruit 1 cm in diameter", "fruit-length")]
+    [InlineData("leaf 10 cm across", "blade-width")]
+    [InlineData("leaf 10 cm in diameter", "blade-width")]
+    [InlineData("trunk 10 cm across", "trunk-thickness")]
+    [InlineData("acorn 1 cm across", null)]
+    [InlineData("white flowers 1 cm across", null)]
+    [InlineData("thorns 1 cm wide", null)]
+    public void A_width_is_that_of_what_was_named(string text, string? character) =>
+        Assert.Equal(
+            character,
+            Spoken.Hear(text).Readings.Select(one => one.Reading).SingleOrDefault(read => read.Observation is Measured)?.Character
+        );
+
+    [Theory]
+    [InlineData("leaves a hand long", true)]
+    [InlineData("leaves like a hand", false)]
+    [InlineData("leaves spread in a hand", false)]
+    public void A_hand_is_a_size_where_it_is_no_shape(string text, bool size) =>
+        Assert.Equal(size, Spoken.Hear(text).Readings.Any(one => one.Reading.Observation is Measured));
+
+    [Theory]
     [InlineData("a shrub", false)]
     [InlineData("a shrub, no spines", true)]
     public void What_is_said_to_be_lacking_is_read_as_lacking(string text, bool said) =>

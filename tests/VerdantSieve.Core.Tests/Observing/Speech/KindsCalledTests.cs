@@ -24,6 +24,7 @@ public class KindsCalledTests
     [InlineData("The tree is an oak")]
     [InlineData("we found an oak")]
     [InlineData("White oak, leaves lobed")]
+    [InlineData("What is it? An oak, leaves lobed")]
     public void What_the_plant_is_said_to_be_is_heard(string text)
     {
         var heard = Spoken.Hear(text);
@@ -62,6 +63,9 @@ public class KindsCalledTests
     [InlineData("a weeping oak", "crown")]
     // By itself it may be said of buds as well.
     [InlineData("a conical oak", "crown")]
+    // Of a leaf it would be its shape.
+    [InlineData("a narrow oak", "crown")]
+    [InlineData("a narrow and upright oak", "crown")]
     public void What_is_said_of_the_whole_plant_before_its_name_is_heard_as_well(string text, string character)
     {
         var heard = Spoken.Hear(text);

@@ -39,6 +39,29 @@ public class NounsTests
     public void What_lies_on_a_thing_is_said_of_that(string text, params string[] heard) => Assert.Equal(heard, Hear(text));
 
     [Theory]
+    [InlineData("narrow leaves", "shape=narrow")]
+    [InlineData("narrow leaves on a tree", "shape=narrow", "habit=tree")]
+    [InlineData("a narrow tree", "crown=columnar", "habit=tree")]
+    [InlineData("a narrow conical tree", "crown=columnar", "habit=tree")]
+    public void Before_the_plant_itself_what_may_be_said_of_it_is(string text, params string[] heard) => Assert.Equal(heard, Hear(text));
+
+    [Theory]
+    [InlineData("leaves ovate-lanceolate", StateMode.Either)]
+    [InlineData("leaves ovate, lanceolate", StateMode.AllSeen)]
+    public void What_a_hyphen_joins_is_one_or_the_other(string text, StateMode mode) =>
+        Assert.Equal(
+            mode,
+            Assert
+                .IsType<StatesSeen>(Spoken.Hear(text).Readings.Single(heard => heard.Reading.Character == "shape").Reading.Observation)
+                .Mode
+        );
+
+    [Theory]
+    [InlineData("yellow bells", "flower-colour=yellow", "flower-form=bell-or-urn")]
+    [InlineData("yellow, bell-shaped", "flower-form=bell-or-urn")]
+    public void Flowers_that_are_called_by_their_form_have_a_colour(string text, params string[] heard) => Assert.Equal(heard, Hear(text));
+
+    [Theory]
     [InlineData("four-sided needles", "needle-section=four-angled")]
     [InlineData("four needles together", "needles-per-bundle")]
     public void What_has_sides_is_not_counted(string text, params string[] heard) =>
