@@ -16,7 +16,8 @@ rotate() {
 note() { printf '%s %s\n' "$(date -u +%FT%TZ)" "$*" >>"$log"; }
 
 child=
-trap 'note "Stopped."; [ -n "$child" ] && kill "$child" 2>/dev/null; exit 0' TERM INT
+# It is waited for, or it would stay in the list of processes until the machine's first process has taken note of it.
+trap 'note "Stopped."; [ -n "$child" ] && kill "$child" 2>/dev/null && wait "$child"; exit 0' TERM INT
 crashes=()
 while true; do
   rotate

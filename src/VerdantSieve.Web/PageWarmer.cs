@@ -21,8 +21,10 @@ public sealed class PageWarmer(
     ILogger<PageWarmer> log
 ) : BackgroundService, IHealthCheck
 {
-    // What is not warm by then gets warm by use.
-    private static readonly TimeSpan Longest = TimeSpan.FromSeconds(3);
+    // Who comes first waits for it no longer than this; the rest is made ready beside the first who come, and what is not warm after the
+    // longest gets warm by use.
+    private static readonly TimeSpan BeforeTheFirst = TimeSpan.FromSeconds(1),
+        Longest = TimeSpan.FromSeconds(4);
 
     // As many at a time as there are cores on a small machine.
     private const int AtATime = 2;
@@ -43,7 +45,10 @@ public sealed class PageWarmer(
         time.CancelAfter(Longest);
         try
         {
-            await OpenPages(time.Token);
+            var opening = OpenPages(time.Token);
+            await Task.WhenAny(opening, Task.Delay(BeforeTheFirst, stoppingToken));
+            done = true;
+            await opening;
         }
         catch (Exception trouble) when (trouble is HttpRequestException or OperationCanceledException)
         {
