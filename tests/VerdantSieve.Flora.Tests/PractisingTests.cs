@@ -175,6 +175,7 @@ public class PractisingTests
 
     // A record that nothing settles is no exercise worth having, and one that a look settles neither; both must stay few.
     [Fact]
+    [Trait("Kind", "sweep")]
     public void Most_records_of_a_country_can_be_named_and_some_can_not()
     {
         var records = Set(count: 30, kinds: ExerciseKind.Record)

@@ -59,6 +59,7 @@ public class RecoveryTests
             .Count() + 1;
 
     [Fact]
+    [Trait("Kind", "sweep")]
     public void Weighing_beats_the_strict_rule_where_observers_err()
     {
         var looks = Looks(0.1, 2);

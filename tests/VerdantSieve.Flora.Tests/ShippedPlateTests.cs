@@ -22,6 +22,7 @@ public class ShippedPlateTests
     }
 
     [Fact]
+    [Trait("Kind", "sweep")]
     public void Kinds_of_one_genus_are_told_apart_by_their_plates()
     {
         foreach (var genus in ShippedFlora.Flora.Taxa.GroupBy(taxon => taxon.Name.Genus))

@@ -24,6 +24,7 @@ public class RoundTripTests
     }
 
     [Fact]
+    [Trait("Kind", "sweep")]
     public void As_they_are_found_nine_lengths_in_ten_are_within_two_per_cent_and_nearly_all_within_six()
     {
         Assert.InRange(Share(trip => Off(trip.True.Length, trip.Found.Length) <= 0.02), 0.88, 1);

@@ -195,6 +195,7 @@ public class LookJourneys(Application application)
     }
 
     [Fact]
+    [Trait("Kind", "sweep")]
     public void On_a_phone_everything_fits_and_can_be_touched()
     {
         using var browser = application.Open(width: 390, height: 844);
