@@ -64,7 +64,7 @@ internal sealed class DaysAhead
         chances = [.. chances.Select(chance => chance / total)];
         kinds = KindsOf(rows);
         care = weighed
-            .ByRow.Where(candidate => candidate.Probability > Sieve.Possible && candidate.Taxon.HurtsOnTouch)
+            .ByRow.Where(candidate => candidate.IsPossible && candidate.Taxon.HurtsOnTouch)
             .MaxBy(candidate => candidate.Probability)
             ?.Taxon;
         ofTheDay = [.. table.Flora.Characters.Where(HangsOnTheDay)];

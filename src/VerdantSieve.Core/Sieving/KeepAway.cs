@@ -41,9 +41,7 @@ internal static class KeepAway
         if (!character.Contact)
             return null;
         var touched = candidates
-            .Where(candidate =>
-                candidate.Probability > Sieve.Possible && candidate.Taxon.Hazards.Any(hazard => hazard.IsTouchedBy(character))
-            )
+            .Where(candidate => candidate.IsPossible && candidate.Taxon.Hazards.Any(hazard => hazard.IsTouchedBy(character)))
             .MaxBy(candidate => candidate.Probability);
         return touched is null ? null : $"Wait with touching: {touched.Taxon.CommonName} is still possible.";
     }

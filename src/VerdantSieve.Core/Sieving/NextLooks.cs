@@ -61,7 +61,7 @@ internal sealed class NextLooks
                 .Where(condition => condition.IsPresence || condition is { Negated: false, States.Count: 1 })
                 .Select(condition => condition.CharacterId)
         );
-        hurting = [.. weighed.ByRow.Where(candidate => candidate.Probability > Sieve.Possible && candidate.Taxon.HurtsOnTouch)];
+        hurting = [.. weighed.ByRow.Where(candidate => candidate.IsPossible && candidate.Taxon.HurtsOnTouch)];
         keepAway = weighed.Enough is not null;
     }
 

@@ -227,7 +227,7 @@ public sealed class Sieve
         ];
 
         bool IsWarnedOf(Candidate candidate) =>
-            candidate.Probability >= Possible
+            candidate.IsPossible
             || (weighed.Readings.Count > 0 && candidate.Held.Count == 0 && GrowsAbout(candidate.Taxon, about));
     }
 

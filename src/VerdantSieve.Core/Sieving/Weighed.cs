@@ -114,7 +114,10 @@ internal sealed class Weighed : IDisposable
     private Candidate CandidateOf(Taxon taxon, Row row)
     {
         var held = Held.Of(row);
-        return new Candidate(taxon, Posterior[row.Index], held, held.Count <= Question.AllowedDisagreements);
+        return new Candidate(taxon, Posterior[row.Index], held, held.Count <= Question.AllowedDisagreements)
+        {
+            IsPossible = Math.Max(Posterior[row.Index], Plain[row.Index]) >= Sieve.Possible,
+        };
     }
 
     private double[] EvenPan()

@@ -1,3 +1,4 @@
+using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Observing;
 using VerdantSieve.Core.Sieving;
 using Xunit;
@@ -49,6 +50,29 @@ public class TellingTests
             telling.NextLooks.Select(look => (look.Character.Id, look.Worth))
         );
         Assert.True(telling.Of("Aus primus") > plain.Of("Aus primus"));
+    }
+
+    [Theory]
+    [InlineData(true)]
+    [InlineData(false)]
+    public void What_hurts_is_warned_of_as_long_as_it_is_possible_by_the_readings_as_they_stand(bool burns)
+    {
+        var flora = new MadeFlora()
+            .States("leaf", "round long")
+            .States("bark", "grey red")
+            .States("fruit", "nut berry")
+            .Taxon("Aus primus", "leaf: round / bark: grey / fruit: nut")
+            .Taxon(
+                "Bus alter",
+                "leaf: long / bark: grey / fruit: nut",
+                taxon => burns ? taxon with { Hazards = [new Hazard(HazardKind.SkinIrritant, "It burns.")] } : taxon
+            );
+        SieveAnswer With(double telling) =>
+            flora.Sieve(SieveModel.Standard with { Telling = telling }).Ask(Is("leaf", "round", Certainty.Sure), Is("fruit", "nut"));
+        Assert.True(With(0).Of("Bus alter") >= Sieve.Possible);
+        var told = With(1);
+        Assert.True(told.Of("Bus alter") < Sieve.Possible);
+        Assert.Equal(burns, told.Hazards.Any(hazard => hazard.Taxon.Name.Text == "Bus alter"));
     }
 
     [Fact]
