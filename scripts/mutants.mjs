@@ -90,7 +90,7 @@ function again({ files }) {
 
 function copyOfTests() {
   const copy = join(root, '.run', 'mutants', 'copy');
-  for (const part of [...readdirSync(root).filter(name => /^(Directory\..*|global\.json|.*\.slnx)$/.test(name)), relative(root, core), relative(root, tests),
+  for (const part of [...readdirSync(root).filter(name => /^(Directory\..*|global\.json|\.editorconfig|.*\.slnx)$/.test(name)), relative(root, core), relative(root, tests),
     join('tests', 'VerdantSieve.Flora.Tests', 'Speech'), 'docs'])
     cpSync(join(root, part), join(copy, part), { recursive: true, filter: name => !['bin', 'obj'].includes(basename(name)) });
   return copy;
@@ -108,7 +108,7 @@ function tryCopy(copy, limit) {
 function time(work) {
   const from = performance.now();
   const status = work();
-  return { status, milliseconds: performance.now() - from };
+  return { status, milliseconds: Math.ceil(performance.now() - from) };
 }
 
 // Lines and columns of the report count from 1.
