@@ -109,7 +109,7 @@ internal static class RecoveryTables
                         .Select(i => recovery.Look(taxon, most, 0.1, 0, strategy, Seeded(taxon, i), LeadsAt95))
                 )
                 .ToArray();
-            var reached = looks.Where(look => look.Answer.Candidates[0].Probability >= 0.95).ToArray();
+            var reached = looks.Where(look => LeadsAt95(look.Answer)).ToArray();
             Console.WriteLine(
                 $"| {strategy} | "
                     + $"{looks.Average(look => look.Answer.Candidates[0].Probability >= 0.95 ? look.Readings : most):0.0} | "

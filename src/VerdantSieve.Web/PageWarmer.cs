@@ -54,10 +54,6 @@ public sealed class PageWarmer(
         {
             log.LogDebug(trouble, "Not all pages could be opened beforehand.");
         }
-        finally
-        {
-            done = true;
-        }
     }
 
     private async Task OpenPages(CancellationToken cancel)
