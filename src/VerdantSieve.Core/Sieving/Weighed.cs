@@ -30,7 +30,10 @@ internal sealed class Weighed : IDisposable
         Evidence.Tell(Plain, table.Model.Telling);
         Posterior = Evidence.Posterior(Prior);
         if (Readings.Count > 0 && Readings.All(reading => table.Flora.Character(reading.Character).OnlySupports))
+        {
+            KeepKnown(Plain);
             KeepKnown(Posterior);
+        }
         Held = table.Held(Readings, When);
         enough = new Lazy<Hazard?>(() => KeepAway.From(this));
         ByRow = [.. table.Flora.Taxa.Select((taxon, t) => CandidateOf(taxon, new Row(t)))];
