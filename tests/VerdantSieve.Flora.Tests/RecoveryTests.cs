@@ -79,6 +79,7 @@ public class RecoveryTests
     }
 
     [Fact]
+    [Trait("Kind", "sweep")]
     public void A_slip_among_ten_readings_that_agree_is_the_top_doubt()
     {
         var (found, tried) = (0, 0);

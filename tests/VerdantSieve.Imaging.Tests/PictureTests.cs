@@ -3,6 +3,7 @@ using SkiaSharp;
 using Svg.Skia;
 using VerdantSieve.Core.Drawing;
 using VerdantSieve.Core.Drawing.Plates;
+using VerdantSieve.Core.Leaves;
 using VerdantSieve.Imaging.Camera;
 using VerdantSieve.Imaging.Tracing;
 using VerdantSieve.Views.Drawings;
@@ -96,6 +97,18 @@ public class PictureTests
         var x = 10.35 * touching.PixelsPerCentimetre;
         var cut = LeafTracer.Trace(photograph.Jpeg, sheet, [(new Point(x, 0), new Point(x, touching.Height))]).Value;
         Assert.Equal(2, cut.Leaves.Count);
+    }
+
+    [Fact]
+    public void A_torn_leaf_is_told_from_a_whole_one()
+    {
+        var whole = LeafTrip.Sheet(2);
+        var shot = SimulatedCamera.Take([whole[0].Torn(0.75), whole[1]], new Shot { TiltDegrees = 5 });
+        var scale = PictureScale.Sheet(shot.Corners, SimulatedCamera.SheetWidth, SimulatedCamera.SheetHeight).Value;
+        var traced = LeafTracer.Trace(shot.Jpeg, scale).Value;
+        var measured = traced.Leaves.Select(leaf => LeafMeasures.Of(leaf.InCentimetres(traced.PixelsPerCentimetre).Value)).ToArray();
+        Assert.Equal([true, false], measured.Select(leaf => leaf.LooksTorn));
+        Assert.InRange(measured[0].MissingAt, 0.4, 0.68);
     }
 
     [Fact]

@@ -166,21 +166,21 @@ public sealed class Application : IAsyncLifetime
     }
 }
 
-/// <summary>Headless Chromium, with the few moves the tests need. What a test has done with it is wiped, and the next one takes it over:
-/// starting one costs more than most tests.</summary>
+/// <summary>Headless Chromium in a profile of its own, with the few moves the tests need. What a test has done with it is wiped, and the
+/// next one takes it over: starting one costs more than most tests.</summary>
 public sealed class Browser : IDisposable
 {
     private static readonly ConcurrentBag<Browser> Idle = [],
         IdleWithoutScripts = [];
 
-    private readonly string profile = Path.Combine(Path.GetTempPath(), "chromium-" + Guid.NewGuid().ToString("N"));
     private readonly bool scripts;
     private Uri address = null!;
 
     private Browser(bool scripts)
     {
         this.scripts = scripts;
-        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
+        // The same without what draws windows on a screen, which nobody looks at: it takes three fifths of the time.
+        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium-headless-shell" };
         options.AddArguments(
             "--headless",
             "--no-sandbox",
@@ -190,11 +190,10 @@ public sealed class Browser : IDisposable
             "--no-first-run",
             "--disable-dev-shm-usage",
             // Nothing is made ready for pages that nobody may open.
-            "--disable-features=SpareRendererForSitePerProcess,Prerender2",
-            $"--user-data-dir={profile}"
+            "--disable-features=SpareRendererForSitePerProcess,Prerender2"
         );
         if (!scripts)
-            options.AddUserProfilePreference("profile.managed_default_content_settings.javascript", 2);
+            options.AddArgument("--blink-settings=scriptEnabled=false");
         Driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin/chromedriver"), options, TimeSpan.FromSeconds(60));
     }
 
@@ -226,7 +225,7 @@ public sealed class Browser : IDisposable
     public static void CloseAll()
     {
         foreach (var browser in Idle.Concat(IdleWithoutScripts))
-            browser.Close();
+            browser.Driver.Dispose();
     }
 
     /// <summary>Lets everything that is sent take so much longer.</summary>
@@ -371,17 +370,7 @@ public sealed class Browser : IDisposable
         catch (WebDriverException)
         {
             // One that a test has left in a state it can't be brought back from is of no use to another.
-            Close();
+            Driver.Dispose();
         }
-    }
-
-    private void Close()
-    {
-        Driver.Dispose();
-        try
-        {
-            Directory.Delete(profile, recursive: true);
-        }
-        catch (IOException) { }
     }
 }
