@@ -180,7 +180,8 @@ public sealed class Browser : IDisposable
     {
         this.scripts = scripts;
         // The same without what draws windows on a screen, which nobody looks at: it takes three fifths of the time.
-        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium-headless-shell" };
+        // The script in /usr/bin that starts it would be stopped in its place.
+        var options = new ChromeOptions { BinaryLocation = "/usr/lib/chromium/chromium-headless-shell" };
         options.AddArguments(
             "--headless",
             "--no-sandbox",

@@ -10,17 +10,19 @@ internal sealed class HeldReadings
     public HeldReadings(int taxa)
     {
         byTaxon = new Held[taxa];
-        var none = new Held([]) { Taxa = taxa };
+        var none = new Held(null, null) { Taxa = taxa };
         all.Add(none);
         Array.Fill(byTaxon, none);
     }
 
-    // The readings that hold some taxa. A list grows to another one; readings come one after another, so that only the newest is asked for
-    // again.
-    private sealed class Held(string[] characters)
+    // The readings that hold some taxa: those of another list and one more. A list grows to another one; readings come one after another,
+    // so that only the newest is asked for again. Many a list only grows on, and is never written out.
+    private sealed class Held(Held? before, string? last)
     {
-        public string[] Characters => characters;
-        public string? Last { get; } = characters.LastOrDefault();
+        private string[]? characters;
+
+        public string[] Characters => characters ??= before is null ? [] : [.. before.Characters, last!];
+        public string? Last => last;
         public int Taxa { get; set; }
         public Held? Grown { get; set; }
     }
@@ -40,7 +42,7 @@ internal sealed class HeldReadings
 
     private Held Grow(Held held, string character)
     {
-        var grown = held.Grown = new Held([.. held.Characters, character]);
+        var grown = held.Grown = new Held(held, character);
         all.Add(grown);
         return grown;
     }

@@ -133,7 +133,7 @@ internal sealed class NextLooks
     private IEnumerable<NextLook> Open(IEnumerable<Character> among, double[] known, Func<Character, ExpectedOutcomes, double> bitsOf)
     {
         var opened = new Dictionary<string, double>();
-        var open = new List<(Character Character, double Bits, double Chance)>();
+        var open = new List<(Character Character, double Bits, double Chance)>(table.Flora.Characters.Count);
         var inLeaf = ChanceInLeaf(known);
         foreach (var character in among)
         {

@@ -11,7 +11,8 @@ namespace VerdantSieve.Flora.Tests.Speech;
 /// test: what is heard must lead to the plant. No source.</summary>
 public class SpokenPlantsTests
 {
-    private const double First = 0.9,
+    // Many a line says where it stands, and one thing of the plant.
+    private const double First = 0.88,
         Three = 0.95;
 
     private static readonly SpeechReader Reader = new(ShippedFlora.Flora, new VocabularyIndex(ShippedFlora.Flora.Vocabulary));

@@ -47,6 +47,14 @@ public class SpokenRulesTests
     [InlineData("five lobes pointed", "lobe-count=5; lobe-tip=pointed")]
     [InlineData("five leaflets from one point", "leaflet-count=5; structure=palmate")]
     [InlineData("flowers from one point", "flower-cluster=umbel")]
+    // A kind that is a fruit or a colour as well is one at the beginning, where more is told of it.
+    [InlineData("Mulberry with lobed leaves", "among=Morus; lobing=lobed")]
+    [InlineData("fruit a mulberry", "fruit-type=compound-berry")]
+    [InlineData("fruit red, mulberry with a stalk", "fruit-colour=red; fruit-type=compound-berry")]
+    // Three veins are those from the base, three leaflets are a count.
+    [InlineData("three veins", "venation=three-from-base")]
+    [InlineData("three pairs of veins", "vein-pairs=3")]
+    [InlineData("three leaflets", "leaflet-count=3")]
     public void Is_heard(string text, string expected) =>
         Assert.Equal(
             expected.Split(';', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).Order(),

@@ -84,7 +84,8 @@ internal sealed class ClauseNouns(SpeechListener listener, Clause clause, Phrase
             // “white four-petalled flowers”.
             if (clause.Items[i] is AmountItem { Counts.Count: > 0 })
                 continue;
-            if (IsUnknownAdjective(i))
+            // “pink/purple flowers”, “yellow-orange berries”.
+            if (IsUnknownAdjective(i) || clause.Items[i] is SlashItem)
                 continue;
             if (clause.Items[i] is not PhraseItem item)
                 return null;

@@ -17,7 +17,7 @@ internal sealed class KindsSpoken(Lexicon lexicon, IReadOnlyList<SpokenToken> to
     // What parts the name from what is said of it; a noun behind it would make it that noun’s: “oak leaf”.
     private static readonly HashSet<string> Behind = Words(
         """
-        with which that have has but in on by at near along growing grow grown planted tree shrub bush hedge sapling seedling i
+        with which that have has but in on by at near beside above along growing grow grown planted tree shrub bush hedge sapling seedling i
         probably maybe perhaps they we people folk call called known climbing climbs twining
         """
     );
@@ -42,10 +42,15 @@ internal sealed class KindsSpoken(Lexicon lexicon, IReadOnlyList<SpokenToken> to
             end++;
         // “Olive, hairless twigs” names a colour; “an olive” does not, and “weeping willow” is more than “weeping”.
         var isAState = phrase is ({ States.Count: > 0 } or { IsTopic: true }, var said) && said == end;
-        return SaysWhatItIs(at, isAState) && StandsAlone(end) ? (called, end) : null;
+        return SaysWhatItIs(at, isAState && !(BeginsASentence(at) && IsTold(end)), IsTold(end)) && StandsAlone(end) ? (called, end) : null;
     }
 
-    private bool SaysWhatItIs(int at, bool withAnArticle)
+    // “Mulberry with lobed leaves” begins with what it is.
+    private bool BeginsASentence(int at) => at == 0 || tokens[at - 1].Kind == TokenKind.Stop;
+
+    private bool IsTold(int end) => end < tokens.Count && tokens[end].Form is "with" or "that" or "which" or "has";
+
+    private bool SaysWhatItIs(int at, bool withAnArticle, bool isTold)
     {
         var introduced = false;
         for (var before = at - 1; before >= 0; before--)
@@ -54,22 +59,23 @@ internal sealed class KindsSpoken(Lexicon lexicon, IReadOnlyList<SpokenToken> to
             if (token.Kind is TokenKind.Stop or TokenKind.Question)
                 return introduced || !withAnArticle;
             if (token.Kind == TokenKind.Comma)
-                return introduced || !withAnArticle && SaysWhereAlone(before);
+                return introduced || !withAnArticle && SaysWhereAlone(before, isTold);
             introduced |= token.Form is "a" or "an" or "is";
-            if (!Before.Contains(token.Form) && !IsDoubt(before) && !IsOfTheWhole(before, at) && !IsWhere(before))
+            if (!Before.Contains(token.Form) && !IsDoubt(before) && !IsSaidOf(before, at) && !IsWhere(before))
                 return false;
         }
         return introduced || !withAnArticle;
     }
 
-    // “Texas hills, small evergreen oak”: before the comma stands where it is, and nothing that was seen of it.
-    private bool SaysWhereAlone(int comma)
+    // “Texas hills, small evergreen oak”: before the comma stands where it is, and nothing that was seen of it. Where nobody knows the
+    // place, as in “behind the mill, oak with lobed leaves”, more must be told of the kind.
+    private bool SaysWhereAlone(int comma, bool isTold)
     {
         var from = comma;
         while (from > 0 && tokens[from - 1].Kind != TokenKind.Stop)
             if (comma - --from > MostWords)
                 return false;
-        var where = false;
+        var where = isTold;
         for (var at = from; at < comma;)
         {
             if (lexicon.Phrase(tokens, at) is not var (meaning, end))
@@ -86,20 +92,25 @@ internal sealed class KindsSpoken(Lexicon lexicon, IReadOnlyList<SpokenToken> to
         return where;
     }
 
-    // “bushy”, “evergreen”, “narrow and upright”: the last word of the phrase is met first. It ends before what stands at a place.
-    private bool IsOfTheWhole(int at, int before)
+    // “bushy”, “evergreen”, “narrow and upright”.
+    private bool IsOfTheWhole(int at, int before) =>
+        States(at, before)
+            .Any(meaning =>
+                meaning.States.Any(meant => meant.Character.Id is CharacterIds.Habit or CharacterIds.LeafPersistence or CharacterIds.Crown)
+            );
+
+    // “copper-coloured”, “very thorny”.
+    private bool IsSaidOf(int at, int before) =>
+        lexicon.Phrase(tokens, at) is ({ Role: SpokenRole.Degree }, _)
+        || States(at, before).Any(meaning => !meaning.IsTopic && !meaning.IsThing);
+
+    // The phrases that say something and reach over a place: the last word of the phrase is met first. They end before what stands at
+    // another.
+    private IEnumerable<Meaning> States(int at, int before)
     {
         for (var start = at; start >= 0 && start > at - 4; start--)
-            if (
-                lexicon.Phrase(tokens, start) is ({ States.Count: > 0 } meaning, var end)
-                && end > at
-                && end <= before
-                && meaning.States.Any(meant =>
-                    meant.Character.Id is CharacterIds.Habit or CharacterIds.LeafPersistence or CharacterIds.Crown
-                )
-            )
-                return true;
-        return false;
+            if (lexicon.Phrase(tokens, start) is ({ States.Count: > 0 } meaning, var end) && end > at && end <= before)
+                yield return meaning;
     }
 
     // “Vine maple” is no vine.

@@ -171,18 +171,29 @@ internal sealed class SpeechScanner
         var end = AmountGrammar.Read(rest, out var amount);
         if (amount is null || IsOnlyUnder(at, amount, end))
             return 0;
-        var (behind, dimension, counts, noun) = Behind(end);
+        var tail = Behind(end);
         // “one long string” is no size.
-        if (dimension is not null && amount is { Unit: null, Low: 1, High: 1 } && tokens[at].Kind == TokenKind.Word)
+        if (tail.Dimension is not null && amount is { Unit: null, Low: 1, High: 1 } && tokens[at].Kind == TokenKind.Word)
             return 0;
-        // “three main veins from the base” is no count, “two flat rows” neither, and “four-sided needles” are not four.
-        if (phrase is var (meaning, reached) && (meaning.States.Count > 0 || meaning.IsTopic) && SaysMore(reached))
+        // “two long needles” are two, and nobody says how long.
+        if (tail.Dimension is not null && amount.Unit is null && Describes(tail.End))
+            tail = Behind(tail.End);
+        if (phrase is var (meaning, reached) && SaysMore(meaning, reached, at, end, tail))
             return 0;
-        items.Add(new AmountItem(SpanOf(at, behind), amount, dimension, counts, noun));
-        return behind;
+        items.Add(new AmountItem(SpanOf(at, tail.End), amount, tail.Dimension, tail.Counts, tail.Noun));
+        return tail.End;
+    }
 
-        bool SaysMore(int reached) =>
-            counts.Count == 0 ? reached > at + 1 : reached > behind || reached == behind && noun is not null && !IsCounted(end);
+    // “three main veins from the base” is no count, “two flat rows” neither, and “four-sided needles” are not four. “Three veins” are said
+    // of the whole leaf; three leaflets are a count, which says that they are leaflets, too.
+    private bool SaysMore(Meaning meaning, int reached, int at, int end, Tail tail)
+    {
+        if (meaning.States.Count == 0 && !meaning.IsTopic)
+            return false;
+        if (tail.Counts.Count == 0)
+            return reached > at + 1;
+        var isNoCount = meaning.States is [var only] && tail.Counts.All(count => count.OnlyIf?.CharacterId != only.Character.Id);
+        return reached > tail.End || reached == tail.End && tail.Noun is not null && (isNoCount || !IsCounted(end));
     }
 
     private bool MayBeginAnAmount(int at) =>
@@ -236,6 +247,10 @@ internal sealed class SpeechScanner
         }
         return new Tail(end, null, [], null);
     }
+
+    // “leaves 3 long with teeth” goes on to another thing.
+    private bool Describes(int at) =>
+        at < tokens.Count && tokens[at].Form != "with" && lexicon.Phrase(tokens, at) is ({ Role: null, Dimension: null }, _);
 
     private bool IsCountedThing(int at) => at < tokens.Count && lexicon.Phrase(tokens, at) is ({ Counts.Count: > 0 }, _);
 

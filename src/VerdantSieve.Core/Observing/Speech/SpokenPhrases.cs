@@ -235,69 +235,6 @@ internal static class SpokenPhrases
         (LeafStage.LeafFall, "leaves falling, dropping its leaves now, losing its leaves now"),
     ];
 
-    // Names that people use for what the scheme calls otherwise.
-    private static readonly (string Code, string Words)[] Countries =
-    [
-        (
-            "GRB",
-            """
-            england, britain, great britain, scotland, wales, uk, the uk, united kingdom, london, yorkshire, kent, surrey, sussex, cornwall,
-            devon, somerset, dorset, wiltshire, the cotswolds, lake district, the lake district, the scottish highlands, norfolk, suffolk,
-            essex, hampshire, oxfordshire, cumbria, northumberland, lancashire, edinburgh, glasgow, leeds, manchester, liverpool, sheffield,
-            nottingham, bristol, cardiff, aberdeen, snowdonia, the pennines, the peak district, the chilterns, the new forest
-            """
-        ),
-        ("IRE", "northern ireland, dublin, belfast, galway, county cork, limerick, kerry, connemara, donegal, wicklow"),
-        (
-            "FRA",
-            """
-            paris, brittany, normandy, provence, landes, the landes, alsace, vosges, the vosges, toulouse, lyon, marseille, bordeaux,
-            lille, nantes, strasbourg, the loire, the auvergne, périgord, the dordogne, burgundy, the cevennes
-            """
-        ),
-        ("BGM", "brussels, flanders, wallonia, antwerp, ghent, the ardennes"),
-        ("NET", "netherlands, the netherlands, holland, amsterdam, rotterdam, utrecht, the hague, friesland, the veluwe"),
-        (
-            "GER",
-            """
-            germany, bavaria, berlin, hamburg, munich, black forest, the black forest, saxony, frankfurt, stuttgart, dresden, the rhine,
-            hesse, the harz, swabia, westphalia
-            """
-        ),
-        ("DEN", "copenhagen, jutland, aarhus, funen"),
-        ("NWY", "new york, new york state, upstate new york, new york city, long island, brooklyn, the adirondacks, the catskills"),
-        ("MAS", "boston, cape cod, the berkshires"),
-        ("NWJ", "pine barrens, the pine barrens"),
-        ("PEN", "philadelphia, pittsburgh"),
-        ("MRY", "baltimore, the chesapeake"),
-        ("VRG", "shenandoah"),
-        ("NCA", "asheville, raleigh, chapel hill, the outer banks"),
-        ("TEN", "nashville, memphis"),
-        ("GEO", "atlanta, savannah"),
-        ("KTY", "louisville"),
-        ("LOU", "new orleans"),
-        ("TEX", "dallas, houston, austin, san antonio, texas hill country, the texas hill country, east texas, west texas"),
-        ("OHI", "cleveland, cincinnati"),
-        ("INI", "indianapolis"),
-        ("MIC", "detroit, the upper peninsula"),
-        ("ILL", "chicago"),
-        ("WIS", "milwaukee"),
-        ("MIN", "minneapolis"),
-        ("MSO", "st louis"),
-        ("WAS", "washington state, seattle, puget sound, tacoma, spokane, olympic peninsula, the olympic peninsula"),
-        ("ORE", "willamette valley, the willamette valley, the coast range"),
-        (
-            "CAL",
-            """
-            san francisco, los angeles, sierra nevada, monterey, central valley, the central valley, san diego, sacramento, big sur,
-            mendocino, santa cruz, oakland, berkeley, lake tahoe
-            """
-        ),
-        ("BRC", "bc, british columbia, vancouver, vancouver island, the okanagan"),
-        ("ONT", "toronto, ottawa, muskoka"),
-        ("QUE", "quebec, montreal"),
-    ];
-
     private static readonly (string Code, string Words)[] Peoples =
     [
         ("GRB", "english, scottish, scots, welsh, british, cornish"),
@@ -430,9 +367,12 @@ internal static class SpokenPhrases
             Each(tree, words, meaning => meaning.Age = age);
         foreach (var (stage, words) in Stages)
             Each(tree, words, meaning => meaning.Stage = stage);
-        (string Code, string Words)[] countries = [.. Regions.Codes.Select(code => (code, Regions.Name(code))), .. Countries];
+        (string Code, string Words)[] countries = [.. Regions.Codes.Select(code => (code, Regions.Name(code))), .. SpokenPlaces.All];
         foreach (var (code, words) in countries)
+        {
             Each(tree, words, meaning => meaning.Region = code);
+            Each(tree, words.Replace("the ", "", StringComparison.Ordinal), meaning => meaning.Region ??= code);
+        }
         foreach (var (code, words) in countries)
             foreach (var part in PartsOfACountry)
                 Each(tree, $"{part} {words.Replace(",", $", {part}", StringComparison.Ordinal)}", meaning => meaning.Region ??= code);

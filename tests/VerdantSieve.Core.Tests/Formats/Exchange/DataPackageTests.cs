@@ -55,6 +55,21 @@ public partial class DataPackageTests
         Assert.Equal("base-sprouts", back.Vocabulary.MovedTo("bud-form", "suckering")?.Id);
     }
 
+    [Theory]
+    [InlineData("", null)]
+    [InlineData(",", null)]
+    [InlineData(",x", "cells, and the table")]
+    public void Cells_beyond_the_columns_may_be_empty_and_no_more(string beyond, string? refused)
+    {
+        var read = Read(With("states.csv", text => Lengthened(text, beyond)));
+        Assert.Equal(refused is null, read.Faults.Count == 0);
+        if (refused is not null)
+            Assert.Contains(refused, read.Faults[0].Sentence);
+
+        // The last line.
+        static string Lengthened(string text, string by) => text.TrimEnd() + by + "\r\n";
+    }
+
     [Fact]
     public void The_countries_a_flora_keys_come_back_and_what_is_shared_is_said_to_become_each_taxon_s_own()
     {

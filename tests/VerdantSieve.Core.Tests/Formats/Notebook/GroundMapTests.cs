@@ -93,6 +93,16 @@ public class GroundMapTests
             Assert.Contains(said, Assert.Single(read.Faults, fault => fault.At == "file").Sentence);
     }
 
+    [Theory]
+    [InlineData(80)]
+    [InlineData(81)]
+    public void A_name_is_cut_at_eighty_letters(int letters)
+    {
+        var name = new string('n', letters);
+        var read = GeoFeatures.Read(Map(Feature($"\"name\":\"{name}\"", Line("[7,50]", "[7.01,50.01]")))).Value;
+        Assert.Equal(name[..80], read[0].Name);
+    }
+
     [Fact]
     public void Nothing_and_far_too_much_are_refused()
     {

@@ -44,6 +44,14 @@ public class AmountsSpokenTests
     }
 
     [Theory]
+    [InlineData("two long needles", "needles-per-bundle=2")]
+    [InlineData("two long stiff needles", "needles-per-bundle=2; needle-stiffness=firm")]
+    [InlineData("needles 2 long", "foliage=needle; needle-length=2")]
+    [InlineData("leaf 8 long with teeth", "blade-length=8; margin=toothed")]
+    public void A_number_before_a_long_thing_counts_it_and_behind_it_says_how_long(string text, string expected) =>
+        Assert.Equal(expected, string.Join("; ", SpokenNotation.Of(Spoken.Hear(text))));
+
+    [Theory]
     [InlineData("berries 1 cm across", "fruit-length")]
     [InlineData("fruit 1 cm in diameter", "fruit-length")]
     [InlineData("leaf 10 cm across", "blade-width")]

@@ -12,6 +12,7 @@ namespace VerdantSieve.Core.Tests.Observing.Speech;
 public class KindsCalledTests
 {
     [Theory]
+    [InlineData("very thorny oak with acorns")]
     [InlineData("an oak with lobed leaves")]
     [InlineData("Oak, leaves lobed")]
     [InlineData("I think this is some kind of oak. Leaves lobed")]
@@ -51,7 +52,10 @@ public class KindsCalledTests
     [InlineData("Oregon hills, tall oak, leaves lobed", true)]
     [InlineData("hedge in Oregon, oak", true)]
     [InlineData("roadside oak, Oregon", true)]
-    [InlineData("somewhere, oak with lobed leaves", false)]
+    // A place that nobody knows is one where more is told of the kind.
+    [InlineData("somewhere, oak with lobed leaves", true)]
+    [InlineData("somewhere, oak, leaves lobed", false)]
+    [InlineData("leaves lobed, oak with acorns", false)]
     [InlineData("leaves lobed in Oregon, oak", false)]
     [InlineData("Oregon, oak leaves", false)]
     public void Behind_a_place_and_nothing_that_was_seen_the_bare_name_says_what_it_is(string text, bool heard) =>

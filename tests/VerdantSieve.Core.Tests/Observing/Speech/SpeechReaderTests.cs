@@ -41,6 +41,14 @@ public class SpeechReaderTests
     }
 
     [Theory]
+    [InlineData("pink/purple flowers", "flower-colour=pink|purple")]
+    [InlineData("pink-purple flowers", "flower-colour=pink|purple")]
+    [InlineData("pink flowers", "flower-colour=pink")]
+    [InlineData("green/red buds", "bud-colour=green|red")]
+    public void What_stands_on_either_side_of_a_stroke_is_said_of_the_noun_behind(string text, string expected) =>
+        Assert.Equal([expected], SpokenNotation.Of(Spoken.Hear(text)));
+
+    [Theory]
     [InlineData("leaves not opposite", StateMode.Not)]
     [InlineData("leaves opposite", StateMode.Is)]
     [InlineData("leaves opposite or whorled", StateMode.Either)]
