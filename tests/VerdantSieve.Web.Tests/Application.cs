@@ -34,6 +34,12 @@ public sealed class Application : IAsyncLifetime
         }
     }
 
+    /// <summary>How many kinds ship, of a genus or in all. Files that begin with a line hold what kinds share.</summary>
+    public static int KindsShipped(string genus = "") =>
+        Directory
+            .EnumerateFiles(Path.Combine(Root, "floras", "temperate-trees", "taxa", genus), "*.yaml", SearchOption.AllDirectories)
+            .Count(file => !Path.GetFileName(file).StartsWith('_'));
+
     public async ValueTask InitializeAsync()
     {
         var named =
