@@ -11,7 +11,7 @@ public class DocumentedCountsTests
     private static readonly string Document = ShippedFlora.Document("flora-quality.md");
 
     [Fact]
-    public void How_many_kinds_there_are_and_by_whom_they_were_entered_is_as_it_stands_in_the_documents()
+    public void Kinds_hybrids_and_notes_are_as_many_as_the_documents_say()
     {
         var taxa = ShippedFlora.Flora.Taxa;
         Assert.Contains($"holds {taxa.Count} taxa, {taxa.Count(taxon => taxon.IsHybrid)} of them hybrids", Document);

@@ -126,8 +126,8 @@ public sealed record LookContent
 /// <param name="Kinds">Their scientific names.</param>
 public sealed record KindsListed(string Title, IReadOnlyList<string> Kinds)
 {
-    /// <summary>The list in a line: “among the 12 of Lantern Creek”, “the one of the genus Calluna”.</summary>
-    public string Words => Kinds.Count == 1 ? $"the one of {Title}" : $"among the {Kinds.Count} of {Title}";
+    /// <summary>The list in a line: “among the 12 of Lantern Creek”, “the one kind of the genus Calluna”.</summary>
+    public string Words => Kinds.Count == 1 ? $"the one kind of {Title}" : $"among the {Kinds.Count} of {Title}";
 
     /// <summary>What the plant was said to be.</summary>
     public static KindsListed Of(KindsCalled said) => new(said.Title, [.. said.All.Select(taxon => taxon.Name.Text)]);

@@ -76,7 +76,7 @@ public class LookContentTests
     }
 
     [Theory]
-    [InlineData(1, "the one of Lantern Creek")]
+    [InlineData(1, "the one kind of Lantern Creek")]
     [InlineData(2, "among the 2 of Lantern Creek")]
     public void A_list_says_how_many_it_holds(int kinds, string expected) =>
         Assert.Equal(expected, new KindsListed("Lantern Creek", [.. Enumerable.Repeat("Aus primus", kinds)]).Words);

@@ -9,8 +9,8 @@ internal sealed class KindsSpoken(Lexicon lexicon, IReadOnlyList<SpokenToken> to
     // What may stand between the beginning and the name.
     private static readonly HashSet<string> Before = Words(
         """
-        a an the some my our this that it here is be must have has to call take kind sort type species of young old big large small little
-        very really quite tall tree plant shrub bush we you see saw seen find found get got
+        a an the some my our this that it here is be must have has to call take kind sort type species of really tree plant shrub bush we
+        you see saw seen find found get got
         """
     );
 

@@ -235,6 +235,7 @@ internal static class SpokenPhrases
         (LeafStage.LeafFall, "leaves falling, dropping its leaves now, losing its leaves now"),
     ];
 
+    // Landscapes that are called like this are said of a place as peoples are: “a cascade of flowers” is none.
     private static readonly (string Code, string Words)[] Peoples =
     [
         ("GRB", "english, scottish, scots, welsh, british, cornish"),
@@ -256,16 +257,18 @@ internal static class SpokenPhrases
         ("CZE", "czech"),
         ("HUN", "hungarian"),
         ("TEX", "texan"),
-        ("CAL", "californian"),
+        ("CAL", "californian, sierra"),
+        ("WAS", "cascade"),
     ];
 
     // What a people's land is said of, beside the habitats that the vocabulary knows.
     private static readonly HashSet<string> PlaceNouns =
     [
         .. """
-            wood woodland forest hill hillside hilltop mountain mountainside alp valley glen dale highland lowland down chalk moor heath bog
-            fen marsh swamp island isle coast beach dune shore cliff river riverbank stream lake canal ditch field meadow pasture farm lane
-            road hedge hedgerow garden park churchyard estate arboretum nursery street village town city suburb countryside
+            wood woodland forest trail foothill hill hillside hilltop mountain mountainside alp valley glen dale highland lowland down
+            chalk moor heath bog fen marsh swamp island isle coast beach dune shore cliff river riverbank stream lake canal ditch field
+            meadow pasture farm lane road hedge hedgerow garden park churchyard estate arboretum nursery street village town city suburb
+            countryside
             """.Split([' ', '\n'], StringSplitOptions.RemoveEmptyEntries),
     ];
 
@@ -371,7 +374,7 @@ internal static class SpokenPhrases
         foreach (var (code, words) in countries)
         {
             Each(tree, words, meaning => meaning.Region = code);
-            Each(tree, words.Replace("the ", "", StringComparison.Ordinal), meaning => meaning.Region ??= code);
+            Each(tree, WithoutArticle(words), meaning => meaning.Region ??= code);
         }
         foreach (var (code, words) in countries)
             foreach (var part in PartsOfACountry)
@@ -385,6 +388,10 @@ internal static class SpokenPhrases
         foreach (var (part, words) in PartsOfTheYear)
             Each(tree, words, meaning => meaning.YearPart = part);
     }
+
+    // “The Ozarks” are “Ozarks” as well.
+    private static string WithoutArticle(string names) =>
+        string.Join(',', names.Split(',', StringSplitOptions.TrimEntries).Where(name => name.StartsWith("the ")).Select(name => name[4..]));
 
     private static void Each(PhraseTree<Meaning> tree, string words, Action<Meaning> say)
     {

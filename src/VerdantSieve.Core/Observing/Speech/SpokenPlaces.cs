@@ -11,13 +11,13 @@ internal static class SpokenPlaces
         (
             "GRB",
             """
-            england, britain, great britain, scotland, wales, uk, the uk, united kingdom, london, yorkshire, kent, surrey, sussex,
-            cornwall, devon, somerset, dorset, wiltshire, the cotswolds, the lake district, the scottish highlands, the highlands,
-            highland glen, norfolk, the norfolk broads, suffolk, essex, hampshire, oxfordshire, cumbria, northumberland, lancashire,
-            derbyshire, shropshire, herefordshire, hertfordshire, lincolnshire, edinburgh, glasgow, inverness, perthshire, leeds,
-            manchester, liverpool, sheffield, newcastle, nottingham, leicester, coventry, bristol, cardiff, swansea, aberdeen, dundee,
-            oxford, brighton, exeter, norwich, southampton, hampstead, snowdonia, the pennines, the peak
-            district, the chilterns, the south downs, the new forest
+            england, britain, great britain, scotland, wales, the uk, united kingdom, london, yorkshire, kent, surrey, sussex, cornwall,
+            devon, somerset, dorset, wiltshire, the cotswolds, the lake district, the scottish highlands, the highlands, highland glen,
+            norfolk, the norfolk broads, suffolk, essex, hampshire, oxfordshire, cumbria, northumberland, lancashire, derbyshire,
+            shropshire, herefordshire, hertfordshire, lincolnshire, edinburgh, glasgow, inverness, perthshire, leeds, manchester,
+            liverpool, sheffield, newcastle, nottingham, leicester, coventry, bristol, cardiff, swansea, aberdeen, dundee, oxford,
+            brighton, exeter, norwich, southampton, hampstead, snowdonia, the pennines, the peak district, the chilterns, the south downs,
+            the new forest
             """
         ),
         (
@@ -31,32 +31,27 @@ internal static class SpokenPlaces
             "FRA",
             """
             paris, brittany, normandy, provence, the landes, alsace, the vosges, toulouse, lyon, marseille, bordeaux, lille, nantes,
-            strasbourg, rennes, grenoble, montpellier, dijon, the loire, the auvergne, périgord, the dordogne, burgundy, the cevennes, the
-            pyrenees, the jura, the camargue
+            strasbourg, rennes, grenoble, montpellier, dijon, the loire, the auvergne, périgord, the dordogne, burgundy, the cevennes,
+            the pyrenees, the jura, the camargue
             """
         ),
         ("BGM", "brussels, flanders, wallonia, antwerp, ghent, bruges, liège, namur, the ardennes"),
         (
             "NET",
             """
-            netherlands, the netherlands, holland, amsterdam, rotterdam, utrecht, the hague, groningen, leiden, haarlem, arnhem,
-            maastricht, friesland, the veluwe
+            the netherlands, holland, amsterdam, rotterdam, utrecht, the hague, groningen, leiden, haarlem, arnhem, maastricht, friesland,
+            the veluwe
             """
         ),
         (
             "GER",
             """
-            germany, bavaria, berlin, hamburg, munich, cologne, leipzig, hannover, bremen, nuremberg, freiburg, heidelberg, the black
-            forest, saxony, frankfurt, stuttgart, dresden, the rhine, hesse, the harz, swabia, westphalia
+            germany, bavaria, berlin, hamburg, munich, cologne, leipzig, hannover, bremen, nuremberg, freiburg, heidelberg,
+            the black forest, saxony, frankfurt, stuttgart, dresden, the rhine, hesse, the harz, swabia, westphalia
             """
         ),
         ("DEN", "copenhagen, jutland, aarhus, odense, funen"),
-        (
-            "NWY",
-            """
-            new york, new york state, upstate new york, new york city, long island, brooklyn, the adirondacks, the catskills
-            """
-        ),
+        ("NWY", "new york, new york state, upstate new york, new york city, long island, brooklyn, the adirondacks, the catskills"),
         ("MAS", "boston, cape cod, the berkshires"),
         ("CNT", "hartford"),
         ("RHO", "providence"),
@@ -64,23 +59,18 @@ internal static class SpokenPlaces
         ("NWJ", "the pine barrens"),
         ("PEN", "philadelphia, pittsburgh, the poconos"),
         ("MRY", "baltimore, the chesapeake"),
-        ("WDC", "washington dc, washington d.c."),
-        ("VRG", "shenandoah, the shenandoah"),
+        ("WDC", "washington dc"),
+        ("VRG", "the shenandoah"),
         ("NCA", "asheville, raleigh, charlotte, chapel hill, the outer banks, the blue ridge, the blue ridge mountains, the carolinas"),
         ("SCA", "charleston"),
-        ("TEN", "nashville, memphis, knoxville, the smokies, the great smoky mountains, smoky mountains"),
+        ("TEN", "nashville, memphis, knoxville, the smokies, the great smoky mountains, the smoky mountains"),
         ("GEO", "atlanta, savannah"),
         ("KTY", "louisville"),
         ("FLA", "miami, orlando, tampa, jacksonville, tallahassee, gainesville, the everglades"),
         ("LOU", "new orleans, baton rouge"),
         ("ARK", "little rock, the ozarks"),
         ("OKL", "tulsa, oklahoma city"),
-        (
-            "TEX",
-            """
-            dallas, houston, austin, san antonio, fort worth, el paso, texas hill country, the texas hill country, east texas, west texas
-            """
-        ),
+        ("TEX", "dallas, houston, austin, san antonio, fort worth, el paso, the texas hill country, east texas, west texas"),
         ("OHI", "cleveland, cincinnati"),
         ("INI", "indianapolis"),
         ("MIC", "detroit, ann arbor, the upper peninsula"),
@@ -98,16 +88,16 @@ internal static class SpokenPlaces
         (
             "WAS",
             """
-            washington state, seattle, puget sound, tacoma, spokane, bellingham, olympia, the olympic peninsula, the cascades, cascade
-            trail, cascade mountains
+            washington state, seattle, puget sound, tacoma, spokane, bellingham, olympia, the olympic peninsula, the cascades,
+            the cascade range
             """
         ),
-        ("ORE", "portland, eugene, corvallis, bend oregon, the willamette valley, the coast range, the siskiyous"),
+        ("ORE", "portland, eugene, corvallis, the willamette valley, the coast range, the siskiyous"),
         (
             "CAL",
             """
-            san francisco, los angeles, the sierra nevada, the sierras, sierra foothills, monterey, the central valley, san diego,
-            sacramento, big sur, mendocino, santa cruz, santa barbara, oakland, berkeley, the bay area, lake tahoe, yosemite
+            san francisco, los angeles, the sierra nevada, the sierras, monterey, the central valley, san diego, sacramento, big sur,
+            mendocino, santa cruz, santa barbara, oakland, berkeley, the bay area, lake tahoe, yosemite
             """
         ),
         ("BRC", "bc, british columbia, vancouver, vancouver island, victoria bc, kelowna, whistler, the okanagan"),

@@ -61,13 +61,10 @@ public partial class DataPackageTests
     [InlineData(",x", "cells, and the table")]
     public void Cells_beyond_the_columns_may_be_empty_and_no_more(string beyond, string? refused)
     {
-        var read = Read(With("states.csv", text => Lengthened(text, beyond)));
+        var read = Read(With("states.csv", text => text.TrimEnd() + beyond + "\r\n"));
         Assert.Equal(refused is null, read.Faults.Count == 0);
         if (refused is not null)
             Assert.Contains(refused, read.Faults[0].Sentence);
-
-        // The last line.
-        static string Lengthened(string text, string by) => text.TrimEnd() + by + "\r\n";
     }
 
     [Fact]

@@ -39,6 +39,7 @@ public class KindsCalledTests
     [InlineData("oak leaves")]
     [InlineData("leaves like an oak")]
     [InlineData("bark of oak")]
+    [InlineData("bark very smooth oak")]
     [InlineData("not an oak")]
     [InlineData("under an oak")]
     [InlineData("leaf lobed, oak")]
