@@ -46,7 +46,7 @@ function measure(folders) {
       'coverage-analysis': 'off',
       concurrency: 2,
       // A machine that does other things beside is slow, and a slow run is no change that was noticed.
-      'additional-timeout': 180000,
+      'additional-timeout': 60000,
       reporters: ['json', 'dots'],
       // Sentences are compared where they matter; words within messages are not counted.
       'ignore-mutations': ['string'],

@@ -28,8 +28,10 @@ public sealed record Condition(string CharacterId, IReadOnlyList<string> States,
     public override string ToString() => IsPresence ? CharacterId : $"{CharacterId}{(Negated ? "!=" : "=")}{string.Join('|', States)}";
 
     /// <inheritdoc/>
-    public bool Equals(Condition? other) => other is not null && ToString() == other.ToString();
+    public bool Equals(Condition? other) =>
+        ReferenceEquals(this, other)
+        || other is not null && CharacterId == other.CharacterId && Negated == other.Negated && States.SequenceEqual(other.States);
 
     /// <inheritdoc/>
-    public override int GetHashCode() => ToString().GetHashCode(StringComparison.Ordinal);
+    public override int GetHashCode() => HashCode.Combine(CharacterId, Negated, States.Count > 0 ? States[0] : null);
 }

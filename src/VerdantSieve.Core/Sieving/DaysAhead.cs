@@ -230,7 +230,7 @@ internal sealed class DaysAhead
             chances.CopyTo(posterior);
             foreach (var look in looks)
                 Show(look, truth, random, posterior);
-            TensorPrimitives.Divide(posterior, TensorPrimitives.Sum<double>(posterior), posterior);
+            TensorPrimitives.Divide(posterior, Sums.Of<double>(posterior), posterior);
             if (draw % EntropyOfEvery == 0)
                 after += Information.Entropy(posterior);
             settled += Best(posterior) >= weighed.Question.Certainty ? 1 : 0;

@@ -48,7 +48,7 @@ internal sealed class Doubts(Weighed weighed)
     {
         var alone = new double[weighed.Prior.Length];
         TensorPrimitives.Multiply(weighed.Prior, evidence[at].Total, alone);
-        TensorPrimitives.Divide(alone, TensorPrimitives.Sum<double>(alone), alone);
+        TensorPrimitives.Divide(alone, Sums.Of<double>(alone), alone);
         var (slip, gap) = evidence[at].Faults(alone, room);
         return slip + gap;
     }
@@ -71,15 +71,15 @@ internal sealed class Doubts(Weighed weighed)
         // Over the known kinds alone: of an unknown one anything can be true.
         var taxa = table.Rows.Taxa;
         var prior = weighed.Prior.AsSpan(0, taxa);
-        var all = TensorPrimitives.Sum<double>(prior);
+        var all = Sums.Of<double>(prior);
         var withThis = new double[taxa];
         TensorPrimitives.Multiply(prior, evidence[at].Total[..taxa], withThis);
-        var one = TensorPrimitives.Sum<double>(withThis);
+        var one = Sums.Of<double>(withThis);
         var (worst, opposite) = (Contradiction, (Reading?)null);
         foreach (var other in evidence.All.Where(other => other != evidence[at]))
         {
             var total = other.Total[..taxa];
-            var together = TensorPrimitives.Dot(withThis, total) * all / (one * TensorPrimitives.Dot(prior, total));
+            var together = Sums.OfProducts<double>(withThis, total) * all / (one * Sums.OfProducts(prior, total));
             if (together < worst)
                 (worst, opposite) = (together, other.Reading);
         }

@@ -9,16 +9,20 @@ internal sealed class EvidenceSet : IDisposable
 {
     private readonly double[] room;
     private readonly Evidence[] pieces;
-    private readonly int rows;
+    private readonly RowLayout rows;
+
+    // The logs of all pieces in one, behind those of each; they stand there from when they are first asked for.
+    private bool areTogether;
 
     /// <param name="readings">The readings.</param>
     /// <param name="weights">How much each counts.</param>
-    /// <param name="rows">How many rows an answer has.</param>
-    public EvidenceSet(IReadOnlyList<Reading> readings, IReadOnlyList<double> weights, int rows)
+    /// <param name="rows">Who stands in which row.</param>
+    public EvidenceSet(IReadOnlyList<Reading> readings, IReadOnlyList<double> weights, RowLayout rows)
     {
         this.rows = rows;
-        room = ArrayPool<double>.Shared.Rent(Math.Max(1, readings.Count * 4 * rows));
-        pieces = [.. readings.Select((reading, i) => new Evidence(reading, weights[i], room.AsMemory(i * 4 * rows, 4 * rows)))];
+        var numbers = Evidence.Numbers(rows);
+        room = ArrayPool<double>.Shared.Rent(readings.Count * numbers + rows.All);
+        pieces = [.. readings.Select((reading, i) => new Evidence(reading, weights[i], rows, room.AsMemory(i * numbers, numbers)))];
     }
 
     public int Count => pieces.Length;
@@ -30,15 +34,35 @@ internal sealed class EvidenceSet : IDisposable
     /// <summary>The chance of each row of an answer by Bayes' rule, leaving out one piece of the evidence or none.</summary>
     public double[] Posterior(ReadOnlySpan<double> prior, int without = -1)
     {
-        var posterior = new double[rows];
+        var posterior = new double[rows.All];
         TensorPrimitives.Log(prior, posterior);
-        for (var i = 0; i < pieces.Length; i++)
-            if (i != without)
-                TensorPrimitives.Add(posterior, pieces[i].Logs, posterior);
+        if (without < 0)
+            TensorPrimitives.Add(posterior, Together(), posterior);
+        else
+            AddLogs(posterior, without);
         TensorPrimitives.Subtract(posterior, TensorPrimitives.Max<double>(posterior), posterior);
         TensorPrimitives.Exp(posterior, posterior);
-        TensorPrimitives.Divide(posterior, Sum(posterior), posterior);
+        TensorPrimitives.Divide(posterior, Sums.Of<double>(posterior), posterior);
         return posterior;
+    }
+
+    private ReadOnlySpan<double> Together()
+    {
+        var together = room.AsSpan(pieces.Length * Evidence.Numbers(rows), rows.All);
+        if (!areTogether)
+        {
+            together.Clear();
+            AddLogs(together, -1);
+            areTogether = true;
+        }
+        return together;
+    }
+
+    private void AddLogs(Span<double> to, int without)
+    {
+        for (var i = 0; i < pieces.Length; i++)
+            if (i != without)
+                TensorPrimitives.Add(to, pieces[i].Logs, to);
     }
 
     /// <summary>Lets the evidence count for more, as far as nothing in it seems to be at fault: its likelihoods are raised to the power
@@ -49,25 +73,17 @@ internal sealed class EvidenceSet : IDisposable
     {
         if (most == 0)
             return;
-        var chances = ArrayPool<double>.Shared.Rent(rows);
+        var chances = ArrayPool<double>.Shared.Rent(rows.All);
         var faultless = 1.0;
         foreach (var piece in pieces)
         {
-            var (slip, gap) = piece.Faults(plain, chances.AsSpan(0, rows));
+            var (slip, gap) = piece.Faults(plain, chances.AsSpan(0, rows.All));
             faultless *= 1 - slip - gap;
         }
         ArrayPool<double>.Shared.Return(chances);
         foreach (var piece in pieces)
             TensorPrimitives.Multiply(piece.Logs, 1 + most * faultless, piece.Logs);
-    }
-
-    // One after another: what is added in blocks comes out otherwise in the last digit, by where in memory it happens to lie.
-    private static double Sum(double[] values)
-    {
-        var sum = 0.0;
-        foreach (var value in values)
-            sum += value;
-        return sum;
+        areTogether = false;
     }
 
     public void Dispose() => ArrayPool<double>.Shared.Return(room);

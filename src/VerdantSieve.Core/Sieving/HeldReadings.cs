@@ -3,16 +3,14 @@ namespace VerdantSieve.Core.Sieving;
 /// <summary>Which readings hold which taxa. Taxa that are held by the same readings share one list.</summary>
 internal sealed class HeldReadings
 {
-    private readonly List<Held> all = [];
     private readonly Held[] byTaxon;
+    private readonly Dictionary<string, int> counts = [];
 
     /// <param name="taxa">How many taxa there are.</param>
     public HeldReadings(int taxa)
     {
         byTaxon = new Held[taxa];
-        var none = new Held(null, null) { Taxa = taxa };
-        all.Add(none);
-        Array.Fill(byTaxon, none);
+        Array.Fill(byTaxon, new Held(null, null));
     }
 
     // The readings that hold some taxa: those of another list and one more. A list grows to another one; readings come one after another,
@@ -20,44 +18,35 @@ internal sealed class HeldReadings
     private sealed class Held(Held? before, string? last)
     {
         private string[]? characters;
+        private Held? grown;
 
         public string[] Characters => characters ??= before is null ? [] : [.. before.Characters, last!];
         public string? Last => last;
-        public int Taxa { get; set; }
-        public Held? Grown { get; set; }
+        public Held With(string character) =>
+            grown is { } known && known.Last == character ? known : grown = new Held(this, character);
     }
 
-    /// <summary>Says that the reading of a character holds a taxon. All taxa that one reading holds are named before the next
-    /// reading.</summary>
-    public void Hold(Row taxon, string character)
+    /// <summary>Says which taxa the reading of a character holds.</summary>
+    /// <param name="character">The character.</param>
+    /// <param name="holds">Whether the reading holds the taxon in a row.</param>
+    public void Hold(string character, Func<Row, bool> holds)
     {
-        ref var held = ref byTaxon[taxon.Index];
-        // Read at several places, a character holds a taxon once.
-        if (held.Last == character)
-            return;
-        held.Taxa--;
-        held = held.Grown is { } grown && grown.Last == character ? grown : Grow(held, character);
-        held.Taxa++;
-    }
-
-    private Held Grow(Held held, string character)
-    {
-        var grown = held.Grown = new Held(held, character);
-        all.Add(grown);
-        return grown;
+        var taxa = 0;
+        for (var t = 0; t < byTaxon.Length; t++)
+        {
+            // Read at several places, a character holds a taxon once.
+            if (!holds(new Row(t)) || byTaxon[t].Last == character)
+                continue;
+            byTaxon[t] = byTaxon[t].With(character);
+            taxa++;
+        }
+        if (taxa > 0)
+            counts[character] = counts.GetValueOrDefault(character) + taxa;
     }
 
     /// <summary>The characters of the readings that hold a taxon.</summary>
     public IReadOnlyList<string> Of(Row taxon) => byTaxon[taxon.Index].Characters;
 
     /// <summary>How many taxa each reading holds, by its character; those that hold none are left out.</summary>
-    public IReadOnlyDictionary<string, int> Counts()
-    {
-        var counts = new Dictionary<string, int>();
-        foreach (var held in all)
-            if (held.Taxa > 0)
-                foreach (var character in held.Characters)
-                    counts[character] = counts.GetValueOrDefault(character) + held.Taxa;
-        return counts;
-    }
+    public IReadOnlyDictionary<string, int> Counts => counts;
 }

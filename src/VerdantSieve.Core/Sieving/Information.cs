@@ -1,4 +1,3 @@
-using System.Numerics.Tensors;
 
 namespace VerdantSieve.Core.Sieving;
 
@@ -25,13 +24,13 @@ public static class Information
     /// <param name="outcomes">For each outcome, its chance given each row.</param>
     public static double Mutual(ReadOnlySpan<double> rows, IReadOnlyList<double[]> outcomes)
     {
-        var total = TensorPrimitives.Sum(rows);
+        var total = Sums.Of(rows);
         if (total <= 0 || outcomes.Count == 0)
             return 0;
-        var given = TensorPrimitives.Dot(rows, RowEntropy(outcomes));
+        var given = Sums.OfProducts(rows, RowEntropy(outcomes));
         Span<double> marginal = outcomes.Count <= 128 ? stackalloc double[outcomes.Count] : new double[outcomes.Count];
         for (var o = 0; o < outcomes.Count; o++)
-            marginal[o] = TensorPrimitives.Dot(rows, outcomes[o].AsSpan(0, rows.Length));
+            marginal[o] = Sums.OfProducts(rows, outcomes[o].AsSpan(0, rows.Length));
         return Math.Max(0, Entropy(marginal) - given / total);
     }
 

@@ -75,22 +75,30 @@ internal sealed class NextLooks
     public NextLook[] Find(double[] weights)
     {
         var known = weights.AsSpan(0, table.Rows.Taxa).ToArray();
-        var sum = TensorPrimitives.Sum<double>(known);
+        var sum = Sums.Of<double>(known);
         if (sum <= 0)
             return [];
         TensorPrimitives.Divide(known, sum, known);
         var open = Information.Entropy(known);
         var (all, ofKnown) = (new RowWeights(weights, table.Rows), new RowWeights(known, table.Rows));
-        return
-        [
-            .. Open(table.Flora.Characters, known, (_, expected) => expected.Bits(all))
-                .OrderBy(look => look.HeldBack is not null)
-                // What one glance shows is said before anything else is asked, wherever it tells anything.
-                .ThenByDescending(look => look.Character.IsGlance && look.Bits * look.Chance >= LeastOfAGlance)
-                .ThenByDescending(look => Math.Round(look.Worth, 3))
-                .ThenBy(look => look.Character.Order)
-                .Select((look, place) => place < Said ? look with { Leaves = Left(look.Character, open, ofKnown) } : look),
-        ];
+        NextLook[] looks = [.. Open(table.Flora.Characters, known, (_, expected) => expected.Bits(all))];
+        Array.Sort(looks, InOrder);
+        for (var place = 0; place < Math.Min(Said, looks.Length); place++)
+            looks[place] = looks[place] with { Leaves = Left(looks[place].Character, open, ofKnown) };
+        return looks;
+    }
+
+    private static int InOrder(NextLook one, NextLook other)
+    {
+        if (one.HeldBack is null != other.HeldBack is null)
+            return one.HeldBack is null ? -1 : 1;
+        // What one glance shows is said before anything else is asked, wherever it tells anything.
+        if (IsGlance(one) != IsGlance(other))
+            return IsGlance(one) ? -1 : 1;
+        var worth = Math.Round(other.Worth, 3).CompareTo(Math.Round(one.Worth, 3));
+        return worth != 0 ? worth : one.Character.Order.CompareTo(other.Character.Order);
+
+        static bool IsGlance(NextLook look) => look.Character.IsGlance && look.Bits * look.Chance >= LeastOfAGlance;
     }
 
     /// <summary>Every look there could be on a day, best first; those held back are left out.</summary>
@@ -135,6 +143,7 @@ internal sealed class NextLooks
         var opened = new Dictionary<string, double>();
         var open = new List<(Character Character, double Bits, double Chance)>(table.Flora.Characters.Count);
         var inLeaf = ChanceInLeaf(known);
+        var met = new Dictionary<Condition, double>();
         foreach (var character in among)
         {
             // What needs touching is held back, which says why; what needs coming near is not offered.
@@ -145,7 +154,7 @@ internal sealed class NextLooks
             var column = table[character.Id];
             if (!column.CanBeAsked(when))
                 continue;
-            var (chance, waits) = ChanceReadable(character, known, inLeaf);
+            var (chance, waits) = ChanceReadable(character, known, inLeaf, met);
             if (chance < AnsweredBySome)
                 continue;
             var bits = bitsOf(character, column.Expected(when)) * character.Weight;
@@ -166,8 +175,13 @@ internal sealed class NextLooks
         }
     }
 
-    // The chance that it can be answered on this plant, and whether it has to wait for the look it hangs on.
-    private (double Chance, bool Waits) ChanceReadable(Character character, double[] known, double inLeaf)
+    // The chance that it can be answered on this plant, and whether it has to wait for the look it hangs on. Many hang on the same.
+    private (double Chance, bool Waits) ChanceReadable(
+        Character character,
+        double[] known,
+        double inLeaf,
+        Dictionary<Condition, double> met
+    )
     {
         if (when.Stage is { } stage && character.Stages.Count > 0 && !character.Stages.Contains(stage))
             return (0, false);
@@ -176,13 +190,15 @@ internal sealed class NextLooks
             return (0, false);
         if (character.OnlyIf is not { } condition)
             return (visible, false);
-        var chance = visible * TensorPrimitives.Dot(known, table.Readable(character, read, when, room)[..known.Length]);
+        if (!met.TryGetValue(condition, out var isMet))
+            met[condition] = isMet = Sums.OfProducts<double>(known, table.Readable(character, read, when, room)[..known.Length]);
+        var chance = visible * isMet;
         var unread = !condition.IsPresence && !read.Contains(condition.CharacterId);
         return (chance, unread && chance < (character.IsGlance ? AnsweredAtAGlance : AnsweredByMost));
     }
 
     private double ChanceInLeaf(double[] known) =>
-        table.Leafy(when) is { } leafy ? TensorPrimitives.Dot(known, leafy.AsSpan(0, known.Length)) : 1;
+        table.Leafy(when) is { } leafy ? Sums.OfProducts<double>(known, leafy.AsSpan(0, known.Length)) : 1;
 
     // What was read may say that there is nothing to look at: no flowers today, so no colour of flowers.
     private bool RuledOut(Character character)

@@ -96,22 +96,23 @@ internal sealed class RowLayout
         TensorPrimitives.Add(unknown, differ * rows[Average.Index], unknown);
     }
 
-    /// <summary>The weights of an answer's rows laid on those of a column: what a sum over all rows comes to where it is linear in the
+    /// <summary>Lays the weights of an answer's rows on those of a column: what a sum over all rows comes to where it is linear in the
     /// column.</summary>
-    public double[] FoldUnknown(ReadOnlySpan<double> weights)
+    /// <param name="weights">The weight of each row of an answer, or of a column.</param>
+    /// <param name="folded">Room for the rows of a column; it may be the first of the weights themselves.</param>
+    public void FoldUnknown(ReadOnlySpan<double> weights, Span<double> folded)
     {
-        var folded = weights[..Count].ToArray();
+        weights[..Count].CopyTo(folded);
         if (weights.Length == Count)
-            return folded;
+            return;
         Fold(folded, KinDiffer, weights[Count..(Count + Taxa)]);
         Fold(folded, StrangersDiffer, weights[(Count + Taxa)..]);
-        return folded;
     }
 
-    private void Fold(double[] folded, double differ, ReadOnlySpan<double> unknown)
+    private void Fold(Span<double> folded, double differ, ReadOnlySpan<double> unknown)
     {
-        TensorPrimitives.MultiplyAdd(unknown, 1 - differ, folded.AsSpan(0, Taxa), folded);
-        folded[Average.Index] += differ * TensorPrimitives.Sum(unknown);
+        TensorPrimitives.MultiplyAdd(unknown, 1 - differ, folded[..Taxa], folded);
+        folded[Average.Index] += differ * Sums.Of(unknown);
     }
 
     /// <summary>Fills a row for every taxon, its own values, else the mean of its genus in so far as its kinds have values, and of the

@@ -54,7 +54,7 @@ public sealed class Sieve
         {
             Question = question,
             Candidates = weighed.Ordered,
-            Holds = weighed.Held.Counts(),
+            Holds = weighed.Held.Counts,
             NoneOfThese = found.NoneOfThese,
             Open = Math.Pow(2, Information.Entropy(weights.AsSpan(0, table.Rows.Taxa))),
             NextLooks = found.NextLooks,
@@ -212,13 +212,14 @@ public sealed class Sieve
         };
 
     // A kind that nothing holds is warned of however unlikely it is, but not on the other side of the world from where it grows.
-    private static PossibleHazard[] Hazards(Weighed weighed)
+    private PossibleHazard[] Hazards(Weighed weighed)
     {
         string[] about = weighed.Question.Circumstances.Region is { } region ? [region, .. Regions.Neighbours(region)] : [];
         return
         [
-            .. weighed
-                .ByRow.Where(candidate => candidate.Taxon.Hazards.Count > 0 && IsWarnedOf(candidate))
+            .. table
+                .Hazardous.Select(row => weighed[row])
+                .Where(IsWarnedOf)
                 .SelectMany(candidate =>
                     candidate.Taxon.Hazards.Select(hazard => new PossibleHazard(candidate.Taxon, hazard, candidate.Probability))
                 )

@@ -24,8 +24,8 @@ internal sealed class SieveTable
     private readonly ConcurrentDictionary<Condition, double[]> conditions = new();
     private readonly ConcurrentDictionary<(LeafStage Stage, bool Bare), double[]> leafy = new();
 
-    // What the conditions on states come to, from a character up to one that has been read: the same whatever the day.
-    private readonly ConcurrentDictionary<(string Character, int Unread), double[]> lasting = new();
+    // What the conditions on states come to, from the one that characters hang on up to one that has been read: the same whatever the day.
+    private readonly ConcurrentDictionary<(Condition Nearest, int Unread), double[]> lasting = new();
 
     public SieveTable(Flora flora, SieveModel model)
     {
@@ -34,6 +34,7 @@ internal sealed class SieveTable
         DescribesOrgans = flora.Characters.Any(character => character.Part is not null);
         EvenPrior = Prior.Even(flora, Rows, model);
         Burning = [.. flora.Taxa.Select(KeepAway.Burning)];
+        Hazardous = [.. Enumerable.Range(0, Rows.Taxa).Where(t => flora.Taxa[t].Hazards.Count > 0).Select(t => new Row(t))];
         var windowPlaces = flora.Taxa.Select(taxon => flora.WindowPlace(taxon).Position).ToArray();
         var separateSexes = flora.Taxa.Select(taxon => taxon.HasSeparateSexes).ToArray();
         make = Of;
@@ -73,6 +74,9 @@ internal sealed class SieveTable
 
     /// <summary>What of each taxon burns the skin wherever it is touched; null where nothing does.</summary>
     public Hazard?[] Burning { get; }
+
+    /// <summary>The taxa that can do harm.</summary>
+    public Row[] Hazardous { get; }
 
     /// <summary>The chance of each row where neither place nor commonness is to speak.</summary>
     public double[] EvenPrior { get; }
@@ -116,7 +120,7 @@ internal sealed class SieveTable
         var evidence = new EvidenceSet(
             readings,
             [.. counted.Select(reading => Model.Damping ? Damping.Weight(reading, counted, Flora) : 1)],
-            Rows.All
+            Rows
         );
         for (var i = 0; i < counted.Length; i++)
         {
@@ -126,11 +130,9 @@ internal sealed class SieveTable
                 readings,
                 settled,
                 On(readings[i], when),
-                new Likelihoods(piece.Total[..Rows.Count], piece.Fitting[..Rows.Count], piece.Unslipped[..Rows.Count])
+                new Likelihoods(piece.Total[..Rows.Count], piece.Fitting, piece.Unslipped)
             );
             Rows.AddUnknown(piece.Total);
-            Rows.AddUnknown(piece.Fitting);
-            Rows.AddUnknown(piece.Unslipped);
             TensorPrimitives.Log(piece.Total, piece.Logs);
             TensorPrimitives.Multiply(piece.Logs, piece.Weight, piece.Logs);
         }
@@ -260,7 +262,7 @@ internal sealed class SieveTable
 
     /// <summary>The chance that a character can be read on a plant of each row, on this day: of its conditions, up to one that has been
     /// read itself.</summary>
-    /// <param name="character">The character.</param>
+    /// <param name="character">A character that hangs on a condition.</param>
     /// <param name="read">What has been read.</param>
     /// <param name="when">The day.</param>
     /// <param name="room">Room for a column, used where the day counts.</param>
@@ -270,8 +272,8 @@ internal sealed class SieveTable
         var unread = 0;
         while (unread < conditions.Count && !read.Contains(conditions[unread].CharacterId))
             unread++;
-        if (!lasting.TryGetValue((character.Id, unread), out var always))
-            lasting[(character.Id, unread)] = always = Lasting(conditions.Take(unread));
+        if (!lasting.TryGetValue((conditions[0], unread), out var always))
+            lasting[(conditions[0], unread)] = always = Lasting(conditions.Take(unread));
         ReadOnlySpan<double> chances = always;
         for (var i = 0; i < unread; i++)
             if (columns[conditions[i].CharacterId].ChanceOn(when) is { } seen)
@@ -342,13 +344,13 @@ internal sealed class SieveTable
                 continue;
             var allows = column.Allowing(reading, On(reading, when));
             var signs = column as PresenceColumn;
-            for (var t = 0; t < Rows.Taxa; t++)
-                if (
-                    !column.CanApply(new Row(t))
-                    || !allows(new Row(t))
-                    || signs?.IsMissing(new Row(t), reading, condition => SeenToMeet(condition, readings) == true) == true
-                )
-                    held.Hold(new Row(t), reading.Character);
+            held.Hold(
+                column.Character.Id,
+                taxon =>
+                    !column.CanApply(taxon)
+                    || !allows(taxon)
+                    || signs?.IsMissing(taxon, reading, condition => SeenToMeet(condition, readings) == true) == true
+            );
         }
         return held;
     }

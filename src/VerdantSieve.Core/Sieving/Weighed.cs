@@ -37,15 +37,13 @@ internal sealed class Weighed : IDisposable
         Held = table.Held(Readings, When);
         enough = new Lazy<Hazard?>(() => KeepAway.From(this));
         ByRow = [.. table.Flora.Taxa.Select((taxon, t) => CandidateOf(taxon, new Row(t)))];
+        var likeliestFirst = LikeliestFirst();
         Ordered = question.School switch
         {
-            School.Weigh => [.. ByRow.OrderByDescending(Standing)],
+            School.Weigh => likeliestFirst,
             School.Strict =>
             [
-                .. ByRow
-                    .OrderByDescending(candidate => candidate.Passes)
-                    .ThenBy(candidate => candidate.Held.Count)
-                    .ThenByDescending(Standing),
+                .. likeliestFirst.OrderByDescending(candidate => candidate.Passes).ThenBy(candidate => candidate.Held.Count),
             ],
         };
     }
@@ -102,7 +100,7 @@ internal sealed class Weighed : IDisposable
 
     private void KeepKnown(double[] posterior)
     {
-        var unknown = TensorPrimitives.Sum<double>(posterior.AsSpan(Table.Rows.Taxa));
+        var unknown = Sums.Of<double>(posterior.AsSpan(Table.Rows.Taxa));
         if (unknown <= MostUnknown)
             return;
         var known = posterior.AsSpan(0, Table.Rows.Taxa);
@@ -111,8 +109,16 @@ internal sealed class Weighed : IDisposable
         TensorPrimitives.Multiply(rest, MostUnknown / unknown, rest);
     }
 
-    // What differs in the last digits only is as likely, and stays in the order of the flora.
-    private static double Standing(Candidate candidate) => Math.Round(candidate.Probability, 14);
+    // What differs in the last digits only is as likely, and stays in the order of the flora. One whole number says both.
+    private Candidate[] LikeliestFirst()
+    {
+        const double digits = 1e14;
+        var (places, candidates) = (new long[ByRow.Length], (Candidate[])ByRow.Clone());
+        for (var t = 0; t < places.Length; t++)
+            places[t] = t - (long)Math.Round(ByRow[t].Probability * digits) * places.Length;
+        Array.Sort(places, candidates);
+        return candidates;
+    }
 
     private Candidate CandidateOf(Taxon taxon, Row row)
     {

@@ -1,4 +1,3 @@
-using System.Numerics.Tensors;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Observing;
 
@@ -36,9 +35,9 @@ internal abstract class Column(Character character, ColumnSource source)
         // of them: such a plant would profit from every rich reading and every rare one.
         if (Rows.Taxa == 0)
             return;
-        into.Total[Rows.Average.Index] = TensorPrimitives.Sum<double>(into.Total[..Rows.Taxa]) / Rows.Taxa;
-        into.Fitting[Rows.Average.Index] = TensorPrimitives.Sum<double>(into.Fitting[..Rows.Taxa]) / Rows.Taxa;
-        into.Unslipped[Rows.Average.Index] = TensorPrimitives.Sum<double>(into.Unslipped[..Rows.Taxa]) / Rows.Taxa;
+        into.Total[Rows.Average.Index] = Sums.Of<double>(into.Total[..Rows.Taxa]) / Rows.Taxa;
+        into.Fitting[Rows.Average.Index] = Sums.Of<double>(into.Fitting[..Rows.Taxa]) / Rows.Taxa;
+        into.Unslipped[Rows.Average.Index] = Sums.Of<double>(into.Unslipped[..Rows.Taxa]) / Rows.Taxa;
     }
 
     /// <summary>Writes the same for each row by itself.</summary>

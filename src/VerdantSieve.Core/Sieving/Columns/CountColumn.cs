@@ -1,5 +1,4 @@
 using System.Globalization;
-using System.Numerics.Tensors;
 using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Measuring;
 using VerdantSieve.Core.Observing;
@@ -23,10 +22,12 @@ internal sealed class CountColumn : Column
     private readonly double[][] chances, // row, number: what the score says
         shown; // the same, and what it leaves out
     private readonly double[] believed;
+    private readonly RangeTest ranges;
 
     public CountColumn(CountCharacter character, ColumnSource source)
         : base(character, source)
     {
+        ranges = new RangeTest(Scores);
         var even = Enumerable.Range(0, CountCharacter.Largest + 1).Select(n => n == 0 ? 0 : 1.0 / CountCharacter.Largest).ToArray();
         double[]?[] own = [.. Scores.Select(score => score is RangeScore range ? CountSpread.From(range) : null)];
         chances = Rows.Fill(own, even);
@@ -105,8 +106,8 @@ internal sealed class CountColumn : Column
         var stands = Enumerable.Range(0, than.Length).Select(n => Stands(n, than, compared.Is)).ToArray();
         for (var row = 0; row < Rows.Count; row++)
         {
-            into.Fitting[row] = (1 - rate) * believed[row] * TensorPrimitives.Dot<double>(chances[row], stands);
-            into.Unslipped[row] = (1 - rate) * TensorPrimitives.Dot<double>(shown[row], stands);
+            into.Fitting[row] = (1 - rate) * believed[row] * Sums.OfProducts<double>(chances[row], stands);
+            into.Unslipped[row] = (1 - rate) * Sums.OfProducts<double>(shown[row], stands);
             into.Total[row] = into.Unslipped[row] + rate * AnyComparison;
         }
     }
@@ -134,11 +135,7 @@ internal sealed class CountColumn : Column
 
     private static double At(double[] of, int n) => n >= 0 && n <= CountCharacter.Largest ? of[n] : 0;
 
-    public override Func<Row, bool> Allowing(Reading reading, SiteAndDay when)
-    {
-        var allows = RangeTest.Of(reading.Observation, Reference);
-        return taxon => ScoreOf(taxon) is not RangeScore score || allows(score);
-    }
+    public override Func<Row, bool> Allowing(Reading reading, SiteAndDay when) => ranges.Allowing(reading.Observation, Reference);
 
     private static IEnumerable<(int Low, int High)> InBands()
     {

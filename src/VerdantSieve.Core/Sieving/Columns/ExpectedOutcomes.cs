@@ -1,4 +1,3 @@
-using System.Numerics.Tensors;
 
 namespace VerdantSieve.Core.Sieving.Columns;
 
@@ -46,8 +45,8 @@ internal sealed class ExpectedOutcomes
             return 0;
         Span<double> marginal = outcomes.Length <= 128 ? stackalloc double[outcomes.Length] : new double[outcomes.Length];
         for (var o = 0; o < outcomes.Length; o++)
-            marginal[o] = TensorPrimitives.Dot(weights.OnColumn, outcomes[o].AsSpan(0, weights.OnColumn.Length));
-        var given = TensorPrimitives.Dot(weights.All, rowEntropy.AsSpan(0, weights.All.Length));
+            marginal[o] = Sums.OfProducts(weights.OnColumn, outcomes[o].AsSpan(0, weights.OnColumn.Length));
+        var given = Sums.OfProducts(weights.All, rowEntropy.AsSpan(0, weights.All.Length));
         return Told(Information.Entropy(marginal) - given / weights.Total);
     }
 

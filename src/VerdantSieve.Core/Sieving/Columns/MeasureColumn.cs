@@ -20,10 +20,12 @@ internal sealed class MeasureColumn : Column
     private readonly LogSpread[] spreads,
         beyond;
     private readonly double[] believed;
+    private readonly RangeTest ranges;
 
     public MeasureColumn(MeasureCharacter character, ColumnSource source)
         : base(character, source)
     {
+        ranges = new RangeTest(Scores);
         LogSpread?[] own = [.. Scores.Select(score => score is RangeScore range ? LogSpread.From(range) : (LogSpread?)null)];
         var known = own.OfType<LogSpread>().ToArray();
         var none = known.Length > 0 ? LogSpread.Pool(known, WidenedForStrangers) : Anything;
@@ -122,11 +124,7 @@ internal sealed class MeasureColumn : Column
             limited.Side == LimitSide.AtMost ? spread.Below(logLimit, error) : 1 - spread.Below(logLimit, error);
     }
 
-    public override Func<Row, bool> Allowing(Reading reading, SiteAndDay when)
-    {
-        var allows = RangeTest.Of(reading.Observation, Reference);
-        return taxon => ScoreOf(taxon) is not RangeScore score || allows(score);
-    }
+    public override Func<Row, bool> Allowing(Reading reading, SiteAndDay when) => ranges.Allowing(reading.Observation, Reference);
 
     // Twelve equal steps of the logarithm over all that the flora holds.
     protected override IReadOnlyList<double[]> Outcomes(SiteAndDay when)

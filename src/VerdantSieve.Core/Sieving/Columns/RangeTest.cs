@@ -5,29 +5,51 @@ using VerdantSieve.Core.Observing;
 
 namespace VerdantSieve.Core.Sieving.Columns;
 
-/// <summary>The strict school's rule for ranges: they must touch.</summary>
-internal static class RangeTest
+/// <summary>The strict school's rule for ranges: they must touch. A taxon without a score can be anything.</summary>
+/// <param name="scores">The flora's score of each taxon; null where it has none.</param>
+internal sealed class RangeTest(IEnumerable<Score?> scores)
 {
+    // Side by side, since every reading asks all taxa.
+    private readonly Limits[] limits = [.. scores.Select(score => score is RangeScore range ? Limits.Of(range) : Limits.Any)];
+
+    private readonly record struct Limits(double Minimum, double Maximum)
+    {
+        public static Limits Any { get; } = new(double.NegativeInfinity, double.PositiveInfinity);
+
+        public static Limits Of(RangeScore range) => new(range.Minimum, range.Maximum);
+
+        public bool Touch(double low, double high) => high >= Minimum && low <= Maximum;
+    }
+
+    /// <summary>Which taxa allow what was observed.</summary>
     /// <param name="observation">What was observed.</param>
     /// <param name="reference">The score of a taxon that the plant is held against.</param>
-    public static Func<RangeScore, bool> Of(Observation observation, Func<Compared, Score?> reference)
+    public Func<Row, bool> Allowing(Observation observation, Func<Compared, Score?> reference)
+    {
+        var allows = Rule(observation, reference);
+        return taxon => allows(limits[taxon.Index]);
+    }
+
+    private static Func<Limits, bool> Rule(Observation observation, Func<Compared, Score?> reference)
     {
         if (observation is Compared compared)
-            return reference(compared) is RangeScore than ? Against(than, compared.Is) : _ => true;
+            return reference(compared) is RangeScore than ? Against(Limits.Of(than), compared.Is) : _ => true;
         if (observation is Tallied tallied)
-            return Of(tallied);
-        return observation.OfAmount<Func<RangeScore, bool>>(
+            return OfTally(tallied);
+        return observation.OfAmount<Func<Limits, bool>>(
             // Judged on most of the sample: the usual one counts, not the odd leaf.
-            counted: counted => score => score.Touches(counted.Usual ?? counted.Low, counted.Usual ?? counted.High),
-            measured: measured => score => score.Touches(measured.Typical ?? measured.Low, measured.Typical ?? measured.High),
+            counted: counted => allowed => allowed.Touch(counted.Usual ?? counted.Low, counted.Usual ?? counted.High),
+            measured: measured => allowed => allowed.Touch(measured.Typical ?? measured.Low, measured.Typical ?? measured.High),
             // "Up to 5" fits all that can be so small; what the kind may reach elsewhere does not matter.
             limited: limited =>
-                limited.Side == LimitSide.AtMost ? score => limited.Limit >= score.Minimum : score => limited.Limit <= score.Maximum
+                limited.Side == LimitSide.AtMost
+                    ? allowed => limited.Limit >= allowed.Minimum
+                    : allowed => limited.Limit <= allowed.Maximum
         );
     }
 
     // All numbers that more than an odd leaf shows.
-    private static Func<RangeScore, bool> Of(Tallied tallied)
+    private static Func<Limits, bool> OfTally(Tallied tallied)
     {
         var leaves = tallied.Of.Sum(line => line.Leaves);
         double[] numbers =
@@ -36,14 +58,14 @@ internal static class RangeTest
                 .Of.Where(line => line.Leaves > leaves * Tallies.OddLeaf)
                 .Select(line => double.Parse(line.What, CultureInfo.InvariantCulture)),
         ];
-        return score => numbers.All(number => score.Touches(number, number));
+        return allowed => numbers.All(number => allowed.Touch(number, number));
     }
 
-    private static Func<RangeScore, bool> Against(RangeScore than, Comparison how) =>
+    private static Func<Limits, bool> Against(Limits than, Comparison how) =>
         how switch
         {
-            Comparison.Less => score => score.Minimum < than.Maximum,
-            Comparison.More => score => score.Maximum > than.Minimum,
-            Comparison.Alike => score => score.Touches(than.Minimum, than.Maximum),
+            Comparison.Less => allowed => allowed.Minimum < than.Maximum,
+            Comparison.More => allowed => allowed.Maximum > than.Minimum,
+            Comparison.Alike => allowed => allowed.Touch(than.Minimum, than.Maximum),
         };
 }

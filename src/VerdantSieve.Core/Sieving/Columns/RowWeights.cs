@@ -16,8 +16,15 @@ internal sealed class RowWeights
         all = new float[chances.Length];
         TensorPrimitives.ConvertTruncating(chances, all);
         onColumn = new float[Math.Min(chances.Length, rows.Count)];
-        TensorPrimitives.ConvertTruncating<double, float>(chances.Length > rows.Count ? rows.FoldUnknown(chances) : chances, onColumn);
-        Total = TensorPrimitives.Sum(chances);
+        if (chances.Length < rows.Count)
+            TensorPrimitives.ConvertTruncating(chances, onColumn);
+        else
+        {
+            var folded = new double[rows.Count];
+            rows.FoldUnknown(chances, folded);
+            TensorPrimitives.ConvertTruncating<double, float>(folded, onColumn);
+        }
+        Total = Sums.Of(chances);
     }
 
     /// <summary>What the chances add up to.</summary>

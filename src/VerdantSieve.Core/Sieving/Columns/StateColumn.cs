@@ -176,6 +176,9 @@ internal sealed class StateColumn : Column
     private static void Add(ShownStates plant, int from, double said, double meant, Likelihoods into)
     {
         TensorPrimitives.MultiplyAdd(plant.Shown[from], said, into.Total, into.Total);
+        // Most states are called by most words only by a slip.
+        if (meant == 0)
+            return;
         TensorPrimitives.MultiplyAdd(plant.Shown[from], meant, into.Unslipped, into.Unslipped);
         TensorPrimitives.MultiplyAdd(plant.Scored[from], meant, into.Fitting, into.Fitting);
     }
