@@ -1,8 +1,8 @@
 // Changes Core in small ways, one at a time, and counts how many of the changes a test notices. Called by ./test mutants; see docs/quality.md.
 //   node scripts/mutants.mjs [FOLDER…] [--sample N]
 // Every change runs all tests of Core, so a folder takes from minutes to over an hour: with --sample about so many changes of each are drawn,
-// always the same ones for the same code. Where the tests did not end the change is made again by itself. What was not noticed stands in
-// .run/mutants.
+// always the same ones for the same code. What was not noticed, and where the tests did not end, is made again by itself; what is not noticed
+// then either stands in .run/mutants.
 import { spawnSync } from 'node:child_process';
 import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { basename, join, relative } from 'node:path';
@@ -45,7 +45,7 @@ function measure(folders) {
       // Capturing which test covers what fails with this runner; without it every mutant runs all tests.
       'coverage-analysis': 'off',
       concurrency: 2,
-      // A machine that does other things beside is slow, and a slow run is no change that was noticed.
+      // What does not end is made again by itself.
       'additional-timeout': 60000,
       reporters: ['json', 'dots'],
       // Sentences are compared where they matter; words within messages are not counted.
@@ -69,16 +69,18 @@ function measure(folders) {
   return JSON.parse(readFileSync(report, 'utf8'));
 }
 
-// The tool's runner stands still now and then, and what stood still is no change that was noticed: such changes are made again one by one, in a
-// copy, and the tests run as ./test runs them.
+// The tool runs the tests for one change after another in one process, which keeps what was made once for good (tables of words, the small
+// flora): a change to those goes unnoticed there. So what was not noticed, and what did not end, is made again one by one, in a copy, and the
+// tests run as ./test runs them.
 function again({ files }) {
-  const late = Object.entries(files).flatMap(([file, { mutants }]) => mutants.filter(mutant => mutant.status === 'Timeout').map(mutant => ({ file, mutant })));
-  if (!late.length) return;
-  console.log(`\nThe tests did not end for ${late.length} changes; each is made again by itself`);
+  const open = Object.entries(files).flatMap(([file, { mutants }]) =>
+    mutants.filter(({ status }) => status === 'Timeout' || status === 'Survived').map(mutant => ({ file, mutant })));
+  if (!open.length) return;
+  console.log(`\n${open.length} changes were not noticed or did not end; each is made again by itself`);
   const copy = copyOfTests();
   const tested = time(() => tryCopy(copy, 600000));
   if (tested.status !== 'Survived') stop('the tests fail in a copy with nothing changed, which says nothing of a change.');
-  for (const { file, mutant } of late) {
+  for (const { file, mutant } of open) {
     const place = join(copy, relative(root, file));
     const source = readFileSync(place, 'utf8');
     writeFileSync(place, changed(source, mutant));

@@ -25,9 +25,22 @@ public sealed class ChangeUnderTest : IDisposable
         .SingleOrDefault(type => type.Name == "MutantControl")
         ?.GetField("ActiveMutant");
 
-    public ChangeUnderTest() => active?.SetValue(null, path is null ? None : BitConverter.ToInt32(File.ReadAllBytes(path)));
+    public ChangeUnderTest()
+    {
+        MakeReady();
+        active?.SetValue(null, path is null ? None : BitConverter.ToInt32(File.ReadAllBytes(path)));
+    }
 
     public void Dispose() => active?.SetValue(null, None);
+
+    // One process runs the tests for one change after another. What it keeps for good is made before any of them is in force: else the
+    // first would go on working behind the others, which would seem to be noticed.
+    private static void MakeReady()
+    {
+        foreach (var type in typeof(Core.Botany.Flora).Assembly.GetTypes().Where(type => !type.ContainsGenericParameters))
+            RuntimeHelpers.RunClassConstructor(type.TypeHandle);
+        _ = (SmallFlora.Sieve, SmallFlora.Drawn);
+    }
 
     /// <summary>Before Core is first called: where no file is named, what was set above counts.</summary>
     [ModuleInitializer]

@@ -55,6 +55,7 @@ public class RefusedTests
         Refused("above 0", () => new Measured(0, 1, 1));
         Refused("1 to 1000 leaves", () => new Measured(5, 5, 0));
         Refused("1 to 1000 leaves", () => new Measured(5, 5, 1001));
+        Assert.Equal(1000, new Measured(5, 5, 1000).Leaves);
         Refused("from 5 to 6", () => new Measured(5, 6, 1) { Typical = 7 });
         Assert.Equal(5.5, new Measured(5, 6, 2) { Typical = 5.5 }.Middle);
         Refused("1 to 80", () => new Counted(0, 1));

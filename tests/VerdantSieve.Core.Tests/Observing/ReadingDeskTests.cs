@@ -36,6 +36,16 @@ public class ReadingDeskTests
             ).Observation
         );
 
+    [Theory]
+    [InlineData(Origin.FairSample, null)]
+    [InlineData(Origin.Litter, "litter")]
+    [InlineData(Origin.Sucker, "sucker")]
+    public void Only_what_is_no_fair_sample_is_written_down_as_such(Origin origin, string? written) =>
+        Assert.Equal(
+            written,
+            RawReading.From(new Reading("margin", new StatesSeen(["entire"], StateMode.Is), Certainty.Fair) { Origin = origin }).Origin
+        );
+
     [Fact]
     public void Unknown_needs_nothing_more() => Assert.IsType<CannotTell>(Read(new RawReading("smell") { Unknown = true }).Observation);
 

@@ -87,6 +87,18 @@ public class WordingTests
         Assert.NotEqual(here, uphill);
     }
 
+    [Fact]
+    public void What_was_counted_is_said_in_the_words_of_the_vocabulary_the_most_first()
+    {
+        string Say(string character, params TallyLine[] lines) =>
+            Wording.Of(new Reading(character, new Tallied(lines), Certainty.Fair), SmallFlora.Flora);
+        Assert.Contains(
+            "lobed like a hand (7×) and lobed on one side (1×)",
+            Say("lobing", new TallyLine("one-sided", 1), new TallyLine("palmate", 7))
+        );
+        Assert.Contains("3 (2×) and 5 (1×)", Say("leaflet-count", new TallyLine("3", 2), new TallyLine("5", 1)));
+    }
+
     [Theory]
     [InlineData(1, "in pairs")]
     [InlineData(0.4, "sometimes")]

@@ -46,9 +46,18 @@ internal static class AmountGrammar
         .EqualTo(TokenKind.Number)
         .Select(token => double.Parse(token.ToStringValue(), CultureInfo.InvariantCulture));
 
-    private static readonly TokenListParser<TokenKind, double> Number = Figure.Or(
-        Said(WordForms.Numbers.ContainsKey).Select(token => (double)WordForms.Numbers[token.ToStringValue()])
-    );
+    private static readonly TokenListParser<TokenKind, double> Number = Figure
+        .Or(Said(WordForms.Numbers.ContainsKey).Select(token => (double)WordForms.Numbers[token.ToStringValue()]))
+        .Or((from couple in Phrase("a", "couple") from of in Said("of").Many() select 2.0).Try());
+
+    // “4-ish”, “4 or so”.
+    private static readonly TokenListParser<TokenKind, Token<TokenKind>[]> Ish = Token
+        .EqualTo(TokenKind.Dash)
+        .Optional()
+        .IgnoreThen(Said("ish"))
+        .Try()
+        .Or(Phrase("or", "so"))
+        .Many();
 
     private static readonly TokenListParser<TokenKind, Token<TokenKind>> To = Token
         .EqualTo(TokenKind.Dash)
@@ -135,13 +144,14 @@ internal static class AmountGrammar
         }
     ).Try();
 
-    // “12, 14, 9.5 cm”; two in a row only with a unit behind them.
+    // “12, 14, 9.5 cm”, “12, 14 and 9 cm”; two in a row only with a unit behind them.
     private static readonly TokenListParser<TokenKind, Amount> Row = (
         from first in Figure
         from rest in Comma.IgnoreThen(Figure).Try().AtLeastOnce()
+        from last in Comma.Many().IgnoreThen(Said("and")).IgnoreThen(Figure).Try().Many()
         from unit in MaybeUnit
-        where unit is not null || rest.Length > 1
-        select Sample([first, .. rest], unit)
+        where unit is not null || rest.Length + last.Length > 1
+        select Sample([first, .. rest, .. last], unit)
     ).Try();
 
     // “5-9”, “5 cm to 9 cm”, “(3–)5–9(–11)”: what stands in brackets is met now and then, and the rest is the usual run.
@@ -168,13 +178,16 @@ internal static class AmountGrammar
 
     private static readonly TokenListParser<TokenKind, Amount> Single =
         from number in Number
+        from ish in Ish
         from limit in LimitBehind
         from unit in MaybeUnit
+        from ishToo in Ish
         from limitToo in LimitBehind
         select One(number) with
         {
             Unit = unit,
             Limit = limit ?? limitToo,
+            By = ish.Length + ishToo.Length > 0 ? MeasuredBy.Eye : MeasuredBy.Ruler,
         };
 
     private static readonly TokenListParser<TokenKind, Token<TokenKind>[]> Article = Said("a", "an", "the", "my", "your", "his", "her")
@@ -227,11 +240,12 @@ internal static class AmountGrammar
         select usual
     ).Try();
 
-    // “, often 5”, “(rarely 9)” behind a usual number.
+    // “, often 5”, “(rarely 9)”, “, sometimes up to 11” behind what is usual.
     private static readonly TokenListParser<TokenKind, Amount> SeldomBehind = (
         from comma in Comma.Many()
         from and in Said("and", "or", "but").Many()
         from word in Seldom.AtLeastOnce()
+        from upTo in Phrase("up", "to").Or(Said("to")).Many()
         from other in Range.Or(Single)
         from close in Comma.Where(token => token.ToStringValue() is ")" or "]").Optional()
         select other
@@ -251,7 +265,7 @@ internal static class AmountGrammar
     private static readonly HashSet<string> Beginnings =
     [
         .. WordForms.Numbers.Keys,
-        .. "mostly usually typically often normally about around roughly circa ca approximately nearly almost some maybe perhaps".Split(
+        .. "mostly usually typically often normally about around roughly circa ca approximately nearly almost some maybe perhap".Split(
             ' '
         ),
         .. "up at less no under maximum more over minimum half quarter a an".Split(' '),
@@ -340,7 +354,12 @@ internal static class AmountGrammar
     private static Amount Sample(double[] numbers, string? unit) =>
         new(numbers.Min(), numbers.Max()) { Values = numbers.Length > 1 ? numbers : [], Unit = unit };
 
-    private static TokenListParser<TokenKind, Token<TokenKind>> Said(params string[] words) => Said(words.Contains);
+    private static TokenListParser<TokenKind, Token<TokenKind>> Said(params string[] words)
+    {
+        // “Sometimes” and “perhaps” are cut short as if they were plurals, as all words are.
+        string[] forms = [.. words.Select(WordForms.Of)];
+        return Said(forms.Contains);
+    }
 
     private static TokenListParser<TokenKind, Token<TokenKind>> Said(Func<string, bool> isOne) =>
         Token.EqualTo(TokenKind.Word).Where(token => isOne(token.ToStringValue()));

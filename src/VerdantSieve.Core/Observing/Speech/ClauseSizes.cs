@@ -145,9 +145,10 @@ internal sealed class ClauseSizes(SpeechListener listener, Clause clause, Clause
         "seed-ball",
     ];
 
-    // “thorns 3 cm long”, “an acorn 2 cm wide”: the thing was named, and there is no such character.
+    // “thorns 3 cm long”, “an acorn 2 cm wide”: the thing was named, and there is no such character. “Leaf length” names the leaf.
     private static bool HasNoSize(PhraseItem noun) =>
-        noun.Meaning is { Organ: null or Organ.Twig, States.Count: 0 } or { Organ: Organ.Flower or Organ.Fruit }
+        noun.Meaning is { Organ: null or Organ.Twig, States.Count: 0 } && !noun.Meaning.About.OfType<MeasureCharacter>().Any(IsOfTheLeaf)
+        || noun.Meaning.Organ is Organ.Flower or Organ.Fruit
         || noun.Meaning.IsFruit
         || noun.Meaning.IsFlower
         || noun.Meaning.IsThingOfItsOwn
@@ -169,7 +170,8 @@ internal sealed class ClauseSizes(SpeechListener listener, Clause clause, Clause
             : null;
     }
 
-    private static bool IsOfTheLeaf(MeasureCharacter measure) => measure.Id is CharacterIds.LeafLength or CharacterIds.BladeLength;
+    private static bool IsOfTheLeaf(MeasureCharacter measure) =>
+        measure.Id is CharacterIds.LeafLength or CharacterIds.BladeLength or CharacterIds.BladeWidth;
 
     public void HearCompared(ComparedItem item, int at)
     {

@@ -32,6 +32,9 @@ internal sealed class SpeechScanner
     ];
     private static readonly HashSet<string> BehindMay = ["to", "or", "and", "through", "until"];
 
+    // “A width of …”.
+    private const int WordsBehindADimension = 3;
+
     private readonly Lexicon lexicon;
     private readonly List<SpokenToken> tokens;
     private readonly KindsSpoken kinds;
@@ -172,6 +175,12 @@ internal sealed class SpeechScanner
         if (amount is null || IsOnlyUnder(at, amount, end))
             return 0;
         var tail = Behind(end);
+        // “length 8 cm width 5 cm”: what was named before it is not named again behind it.
+        if (DimensionBefore(at) is { } named)
+        {
+            amount = amount with { Way = amount.Way ?? named };
+            tail = tail.Dimension is null ? tail : new Tail(end, null, [], null);
+        }
         // “one long string” is no size.
         if (tail.Dimension is not null && amount is { Unit: null, Low: 1, High: 1 } && tokens[at].Kind == TokenKind.Word)
             return 0;
@@ -182,6 +191,18 @@ internal sealed class SpeechScanner
             return 0;
         items.Add(new AmountItem(SpanOf(at, tail.End), amount, tail.Dimension, tail.Counts, tail.Noun));
         return tail.End;
+    }
+
+    // “A width of …”, “width: …”, “leaf width …”; but of “8 cm in length, …” the length is that of the size before.
+    private Dimension? DimensionBefore(int at)
+    {
+        var item = items.Count - 1;
+        var before = at - 1;
+        while (item >= 0 && at - before < WordsBehindADimension && (items[item] is PauseItem { Ends: false } || IsSilent(items[item])))
+            (item, before) = (item - 1, before - 1);
+        return item >= 0 && items[item] is PhraseItem && SpokenPhrases.DimensionNamed(tokens[before].Form) is { } named ? named : null;
+
+        static bool IsSilent(SpokenItem item) => item is PhraseItem phrase && phrase.Plays(SpokenRole.Silent);
     }
 
     // “three main veins from the base” is no count, “two flat rows” neither, and “four-sided needles” are not four. “Three veins” are said

@@ -174,10 +174,10 @@ internal static class SpokenPhrases
 
     private static readonly (Dimension Dimension, string Words)[] Dimensions =
     [
-        (Dimension.Long, "long, in length, length"),
-        (Dimension.Wide, "wide, broad, across, in width, width, in breadth"),
-        (Dimension.Tall, "tall, high, in height, height"),
-        (Dimension.Thick, "thick, in diameter, diameter, dbh, in thickness"),
+        (Dimension.Long, "long, in length"),
+        (Dimension.Wide, "wide, broad, across, in width, in breadth"),
+        (Dimension.Tall, "tall, high, in height"),
+        (Dimension.Thick, "thick, in diameter, in thickness"),
         (
             Dimension.Ratio,
             """
@@ -186,6 +186,23 @@ internal static class SpokenPhrases
             """
         ),
     ];
+
+    private static readonly (Dimension Dimension, string Words)[] DimensionNouns =
+    [
+        (Dimension.Long, "length"),
+        (Dimension.Wide, "width, breadth"),
+        (Dimension.Tall, "height"),
+        (Dimension.Thick, "diameter, dbh, thickness"),
+    ];
+
+    /// <summary>The way of a size that a word names: “width”, but not “wide”.</summary>
+    public static Dimension? DimensionNamed(string word)
+    {
+        foreach (var (dimension, words) in DimensionNouns)
+            if (words.Split(", ").Contains(word))
+                return dimension;
+        return null;
+    }
 
     private static readonly (Dimension Of, Comparison Is, string Words)[] Comparatives =
     [
@@ -352,6 +369,8 @@ internal static class SpokenPhrases
         // A leaflet is of the leaf, but not all that is said of leaves is said of it.
         Each(tree, "leaflet", meaning => meaning.Organ = Organ.Leaf);
         foreach (var (dimension, words) in Dimensions)
+            Each(tree, words, meaning => meaning.Dimension = dimension);
+        foreach (var (dimension, words) in DimensionNouns)
             Each(tree, words, meaning => meaning.Dimension = dimension);
         Each(tree, Sides, meaning => meaning.IsSide = true);
         Each(tree, Fleeting, meaning => meaning.IsFleeting = true);

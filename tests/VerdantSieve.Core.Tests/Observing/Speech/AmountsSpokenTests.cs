@@ -34,6 +34,52 @@ public class AmountsSpokenTests
     }
 
     [Theory]
+    [InlineData("leaves 12, 14 cm long", "blade-length=12..14")]
+    [InlineData("leaves 12, 14, 9 long", "blade-length=9..14")]
+    [InlineData("leaves 12, 14 and 9 cm", "blade-length=9..14")]
+    // Two numbers with nothing behind them may be anything: the second alone has a way.
+    [InlineData("leaves 12, 14 long", "blade-length=14")]
+    public void Numbers_in_a_row_are_a_sample(string text, string expected) =>
+        Assert.Equal([expected], SpokenNotation.Of(Spoken.Hear(text)));
+
+    [Theory]
+    [InlineData("leaf 5-9 cm, sometimes 11 long", "blade-length=5..11")]
+    [InlineData("leaf 5-9, sometimes 11 cm long", "blade-length=5..11")]
+    [InlineData("leaf 5-9, rarely 11 cm long", "blade-length=5..11")]
+    [InlineData("leaf 5-9 cm, sometimes up to 11 cm", "blade-length=5..11")]
+    [InlineData("leaf 5-9 cm long", "blade-length=5..9")]
+    // The unit of the usual run counts.
+    [InlineData("leaf 2-3 in, sometimes 4 cm long", "blade-length=5.1..10.2")]
+    public void What_is_met_now_and_then_widens_what_is_usual(string text, string expected) =>
+        Assert.Equal([expected], SpokenNotation.Of(Spoken.Hear(text)));
+
+    [Theory]
+    [InlineData("leaf 8 cm in length and 5 cm in width", "blade-length=8; blade-width=5")]
+    [InlineData("leaf with a length of 8 cm and a width of 5 cm", "blade-length=8; blade-width=5")]
+    [InlineData("leaf length 8 cm width 5 cm", "blade-length=8; blade-width=5")]
+    [InlineData("leaf width 5 cm length 8 cm", "blade-width=5; blade-length=8")]
+    [InlineData("blade length: 8 cm; blade width: 5 cm", "blade-length=8; blade-width=5")]
+    [InlineData("leaf is 8 cm long, 5 wide", "blade-length=8; blade-width=5")]
+    [InlineData("leaf wide 5 cm", "blade-width=5")]
+    [InlineData("petiole length 3 cm", "petiole-length=3")]
+    public void A_way_that_is_named_before_a_size_is_that_of_the_size(string text, string expected)
+    {
+        var heard = Spoken.Hear(text);
+        Assert.Equal(expected, string.Join("; ", SpokenNotation.Of(heard)));
+        Assert.Empty(heard.Left);
+    }
+
+    [Theory]
+    [InlineData("leaves 4 inches long", "blade-length=10.2")]
+    [InlineData("leaves 4-ish inches long", "blade-length=about 10.2")]
+    [InlineData("leaves 4 inches or so long", "blade-length=about 10.2")]
+    [InlineData("leaves perhaps 4 inches long", "blade-length=about 10.2")]
+    [InlineData("leaf a couple of inches long", "blade-length=5.1")]
+    [InlineData("leaf a couple of lobes", "lobe-count=2")]
+    public void Words_for_roughly_and_for_two_are_heard(string text, string expected) =>
+        Assert.Equal([expected], SpokenNotation.Of(Spoken.Hear(text)));
+
+    [Theory]
     [InlineData("twig 10 cm long")]
     [InlineData("thorns 10 cm long")]
     public void What_has_no_size_in_the_flora_is_told(string text)

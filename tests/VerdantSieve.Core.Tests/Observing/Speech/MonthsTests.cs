@@ -24,6 +24,28 @@ public class MonthsTests
         Assert.Equal(day, reading.Day is { } on ? NodaTime.Text.LocalDatePattern.Iso.Format(on) : null);
     }
 
+    [Theory]
+    [InlineData("12 May 2025, leaves opposite", "2025-05-12")]
+    [InlineData("12 May, leaves opposite", "2026-05-12")]
+    [InlineData("1 January 2026, leaves opposite", "2026-01-01")]
+    [InlineData("31 December 2025, leaves opposite", "2025-12-31")]
+    public void A_day_is_told_from_a_year(string text, string date)
+    {
+        var heard = Spoken.Hear(text);
+        Assert.Equal(date, $"{heard.Date:yyyy-MM-dd}");
+        Assert.Empty(heard.Left);
+    }
+
+    [Theory]
+    [InlineData("May 45, leaves opposite", "45")]
+    [InlineData("May 1800, leaves opposite", "1800")]
+    public void What_is_neither_is_told(string text, string number)
+    {
+        var heard = Spoken.Hear(text);
+        Assert.Equal(new LocalDate(2026, 5, 15), heard.Date);
+        Assert.Contains(heard.Left, left => left.Text.Contains(number, StringComparison.Ordinal));
+    }
+
     [Fact]
     public void Where_nothing_was_seen_it_is_told() =>
         Assert.Contains(Spoken.Hear("flowers in May before them").Left, left => left.Text.Contains("May", StringComparison.Ordinal));

@@ -41,6 +41,30 @@ public class SpeechReaderTests
     }
 
     [Theory]
+    [InlineData("twig green and red", "twig green and red")]
+    // What stands far apart has the span of the first.
+    [InlineData("twig green; leaves opposite, simple, with a toothed margin, and soft; twig red", "twig green")]
+    public void What_is_said_in_two_places_has_the_span_of_both_where_they_are_close(string text, string expected)
+    {
+        var span = Hear(text).Readings.Single(heard => heard.Reading.Character == "twig-colour").Span;
+        Assert.Equal(expected, text.Substring(span.Start, span.Length));
+    }
+
+    [Theory]
+    [InlineData("fleshy berries", "fruit-type=berry")]
+    // Not every cone is fleshy: neither word says all that the other does.
+    [InlineData("fleshy cones", "fruit-type=fleshy+cone")]
+    public void A_broader_word_says_nothing_beside_one_that_it_covers_whole(string text, string expected) =>
+        Assert.Equal([expected], SpokenNotation.Of(Hear(text)));
+
+    [Theory]
+    [InlineData("bark peeling, orange beneath", "bark-pattern=peeling; bark-colour=orange")]
+    [InlineData("trunk grey, peeling, orange beneath", "bark-colour@trunk=grey+orange; bark-pattern@trunk=peeling")]
+    [InlineData("leaf green, white beneath", "leaf-colour=green; underside-colour=white")]
+    public void Beneath_is_a_side_of_the_leaf_where_no_bark_is_spoken_of(string text, string expected) =>
+        Assert.Equal(expected, string.Join("; ", SpokenNotation.Of(Hear(text))));
+
+    [Theory]
     [InlineData("pink/purple flowers", "flower-colour=pink|purple")]
     [InlineData("pink-purple flowers", "flower-colour=pink|purple")]
     [InlineData("pink flowers", "flower-colour=pink")]
