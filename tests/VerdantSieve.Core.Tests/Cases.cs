@@ -10,9 +10,9 @@ internal static class Cases
         Many = 15;
     public const int Megabytes = 4;
 #else
-    public const int Few = 25,
-        Some = 60,
-        Many = 200;
-    public const int Megabytes = 30;
+    public const int Few = 15,
+        Some = 50,
+        Many = 150;
+    public const int Megabytes = 20;
 #endif
 }

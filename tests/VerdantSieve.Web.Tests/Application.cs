@@ -93,25 +93,34 @@ public sealed class Application : IAsyncLifetime
             how.Environment[name] = value;
         var started = Process.Start(how)!;
         started.OutputDataReceived += (_, line) => output.Enqueue(line.Data ?? "");
+        var complaints = new ConcurrentQueue<string>();
+        started.ErrorDataReceived += (_, line) => complaints.Enqueue(line.Data ?? "");
         started.BeginOutputReadLine();
-        using var http = new HttpClient { BaseAddress = address };
-        for (var tries = 0; tries < 300; tries++)
+        started.BeginErrorReadLine();
+        using var http = new HttpClient { BaseAddress = address, Timeout = TimeSpan.FromSeconds(20) };
+        for (var clock = Stopwatch.StartNew(); clock.Elapsed < Readiness; await Task.Delay(200))
         {
             if (started.HasExited)
-                throw new InvalidOperationException("The application stopped at once: " + await started.StandardError.ReadToEndAsync());
+            {
+                await started.WaitForExitAsync();
+                throw new InvalidOperationException("The application stopped at once: " + string.Join('\n', complaints));
+            }
             try
             {
                 if ((await http.GetAsync("/health")).IsSuccessStatusCode)
                     return started;
             }
-            catch (HttpRequestException)
+            catch (Exception away) when (away is HttpRequestException or TaskCanceledException)
             {
-                // It is not listening yet.
+                // It is not listening yet, or has too much to do.
             }
-            await Task.Delay(200);
         }
-        throw new TimeoutException("The application did not answer within a minute.");
+        started.Kill(entireProcessTree: true);
+        throw new TimeoutException($"The application did not answer within {Readiness}.\n{string.Join('\n', output.TakeLast(20))}");
     }
+
+    // A few seconds of work, on a machine that may be slow and has other tests to run, too.
+    private static readonly TimeSpan Readiness = TimeSpan.FromMinutes(5);
 
     private readonly ConcurrentQueue<string> output = new();
 
@@ -346,7 +355,8 @@ public sealed class Browser : IDisposable
             seconds
         );
 
-    private const int Patience = 12;
+    // Far more than it takes, for machines with much else to do: only what never comes is waited for to the end.
+    private const int Patience = 40;
 
     // The driver has two words for an element that left the page while it was read.
     private static bool IsGone(WebDriverException trouble) =>

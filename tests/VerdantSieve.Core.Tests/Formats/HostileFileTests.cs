@@ -103,7 +103,7 @@ public class HostileFileTests
     public void Marks_that_do_not_match_are_told_as_such(string text, string said) =>
         Assert.Contains(said, Assert.Single(FloraReader.ReadTaxon(new SourceFile(TaxonFile, text), SmallFlora.Flora).Faults).Message);
 
-    [Property(MaxTest = 200)]
+    [Property(MaxTest = Cases.Many)]
     public bool Any_text_of_marks_is_read_or_refused(byte[] bytes)
     {
         const string marks = "[]{}:,-&*!|>'\"%@`#? \n\tab";

@@ -219,10 +219,10 @@ public class SpeechReaderTests
         Assert.Empty(Hear("").Readings);
     }
 
-    [Property(MaxTest = 300)]
+    [Property(MaxTest = Cases.Many)]
     public void No_text_is_too_odd(string? text) => AllStands(text ?? "");
 
-    [Property(MaxTest = 300)]
+    [Property(MaxTest = Cases.Many)]
     public void No_row_of_known_words_is_too_odd(int[] picks)
     {
         string[] words =
