@@ -9,18 +9,21 @@ namespace VerdantSieve.Core.Tests.Sieving;
 public class StrangersTests
 {
     // Forty kinds in ten genera; one has a rare mark, one several shapes.
-    private static MadeFlora Forty(bool supports = false)
+    private static MadeFlora Forty(bool supports = false, bool bark = false)
     {
         var flora = new MadeFlora()
             .States("smell", "none almond", c => c with { OnlySupports = supports })
             .States("shape", "ovate round lobed linear", c => c with { Variety = true, OnlySupports = supports })
             .States("tip", "sharp blunt", c => c with { OnlySupports = supports });
+        if (bark)
+            flora.States("bark", "grey red");
         for (var i = 0; i < 40; i++)
         {
             var shape = i == 7 ? "ovate, round, lobed" : new[] { "ovate", "round", "lobed", "linear" }[i % 4];
             flora.Taxon(
                 $"{(char)('A' + i / 4)}us s{(char)('a' + i % 26)}{i}",
                 $"smell: {(i == 3 ? "almond" : "none")} / shape: {shape} / tip: {(i % 2 == 0 ? "sharp" : "blunt")}"
+                    + (bark ? $" / bark: {(i / 4 % 2 == 0 ? "grey" : "red")}" : "")
             );
         }
         return flora;
@@ -104,6 +107,25 @@ public class StrangersTests
         var supported = Forty(supports: true).Sieve(model).Ask(readings);
         Assert.Equal(0.5, supported.NoneOfThese, 9);
         Assert.Equal(0.5, supported.Candidates.Sum(candidate => candidate.Probability), 9);
+    }
+
+    // A look that parts the forty in two tells more of those that are known than of a stranger, which might show either.
+    [Fact]
+    public void What_only_supports_leaves_a_look_at_something_else_its_worth()
+    {
+        Reading[] readings =
+        [
+            Readings.Is("smell", "almond", Certainty.Sure),
+            Readings.Is("shape", "linear", Certainty.Sure),
+            Readings.Is("tip", "sharp", Certainty.Sure),
+        ];
+        double Bits(bool supports) =>
+            Forty(supports, bark: true)
+                .Sieve(SieveModel.Standard with { Strangers = 0.9 })
+                .Ask(readings)
+                .NextLooks.Single(look => look.Character.Id == "bark")
+                .Bits;
+        Assert.True(Bits(supports: true) > 1.2 * Bits(supports: false), $"{Bits(supports: true)} and {Bits(supports: false)}");
     }
 
     private static SieveAnswer Contradicted(double gaps) =>
