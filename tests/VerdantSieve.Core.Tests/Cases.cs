@@ -10,9 +10,9 @@ internal static class Cases
         Many = 15;
     public const int Megabytes = 4;
 #else
-    public const int Few = 15,
-        Some = 50,
-        Many = 150;
-    public const int Megabytes = 20;
+    public const int Few = 10,
+        Some = 30,
+        Many = 100;
+    public const int Megabytes = 10;
 #endif
 }

@@ -135,6 +135,8 @@ public class ReadingDeskTests
     public void A_limit_has_one_side_and_a_mean_lies_within()
     {
         Refused(new RawReading("blade-length") { AtMost = 5, AtLeast = 3 }, "atMost");
+        Refused(new RawReading("blade-length") { Low = 3, High = double.PositiveInfinity }, "value");
+        Refused(new RawReading("blade-length") { Low = double.NaN, High = 3 }, "value");
         Refused(new RawReading("blade-length") { AtLeast = -3 }, "atLeast");
         Refused(
             new RawReading("blade-length")

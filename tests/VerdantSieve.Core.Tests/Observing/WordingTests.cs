@@ -23,6 +23,15 @@ public class WordingTests
     }
 
     [Fact]
+    public void Numbers_are_said_with_both_ends_where_they_differ()
+    {
+        string Said(Counted lobes) => Wording.Of(new Reading("lobe-count", lobes, Certainty.Fair), SmallFlora.Flora);
+        Assert.Contains("3–5 ", Said(new Counted(3, 5)));
+        Assert.Contains(" 5 ", $" {Said(new Counted(5, 5))}");
+        Assert.DoesNotContain("–", Said(new Counted(5, 5)));
+    }
+
+    [Fact]
     public void Scores_say_how_often()
     {
         var character = SmallFlora.Flora.Character("arrangement");

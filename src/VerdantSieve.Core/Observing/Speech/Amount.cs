@@ -1,3 +1,4 @@
+using VerdantSieve.Core.Botany;
 using VerdantSieve.Core.Measuring;
 
 namespace VerdantSieve.Core.Observing.Speech;
@@ -27,4 +28,25 @@ internal sealed record Amount(double Low, double High)
 
     /// <summary>What stands behind “by”: 7 in “12 x 7 cm”.</summary>
     public Amount? Across { get; init; }
+
+    /// <summary>The same in another unit; what was said without one is taken to be in it.</summary>
+    /// <param name="unit">As in <see cref="QuantityParser"/>; null leaves it as it is.</param>
+    public Amount In(string? unit)
+    {
+        if (unit is null || Unit is null || Unit == unit)
+            return this with { Unit = unit ?? Unit };
+        var times = Centimetres(Unit) / Centimetres(unit);
+        return this with
+        {
+            Low = Low * times,
+            High = High * times,
+            Usual = Usual * times,
+            Values = [.. Values.Select(one => one * times)],
+            Unit = unit,
+        };
+    }
+
+    private static double Centimetres(string unit) =>
+        QuantityParser.Factor(unit, MeasureUnit.Centimetre)
+        ?? throw new ArgumentOutOfRangeException(nameof(unit), unit, "It is no unit of length.");
 }

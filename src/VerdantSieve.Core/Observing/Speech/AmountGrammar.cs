@@ -63,15 +63,43 @@ internal static class AmountGrammar
         .EqualTo(TokenKind.Dash)
         .Or(Said("to", "or", "and", "till", "through"));
 
-    // “up to 5”, “under 5”; “at least 3”.
-    private static readonly TokenListParser<TokenKind, LimitSide> Limit = Phrase("up", "to")
-        .Or(Phrase("at", "most"))
-        .Or(Phrase("less", "than"))
-        .Or(Phrase("no", "more", "than"))
-        .Or(Phrase("under"))
-        .Or(Phrase("maximum"))
+    // “not”, “never”, “rarely ever”, “don’t usually get”: in front of a limit these turn it round.
+    private static readonly TokenListParser<TokenKind, bool> Denied = (
+        from does in Said("do", "does").Many()
+        from not in Said("not", "never", "no", "rarely", "seldom", "hardly", "don't", "don’t", "doesn't", "doesn’t")
+        from little in Said("ever", "usually", "often", "normally", "much", "any", "get", "grow").Many()
+        select true
+    )
+        .Try()
+        .OptionalOrDefault();
+
+    private static readonly TokenListParser<TokenKind, (Dimension? Way, LimitSide Side)> Beyond = Phrase("more", "than")
+        .Or(Phrase("greater", "than"))
+        .Or(Said("over", "exceed", "exceeding"))
+        .Value(((Dimension?)null, LimitSide.AtLeast))
+        .Or(Phrase("less", "than").Or(Phrase("fewer", "than")).Or(Said("under")).Value(((Dimension?)null, LimitSide.AtMost)))
+        .Or(Phrase("longer", "than").Or(Phrase("taller", "than")).Value(((Dimension?)Dimension.Long, LimitSide.AtLeast)))
+        .Or(Phrase("shorter", "than").Value(((Dimension?)Dimension.Long, LimitSide.AtMost)))
+        .Or(Phrase("wider", "than").Or(Phrase("broader", "than")).Value(((Dimension?)Dimension.Wide, LimitSide.AtLeast)))
+        .Or(Phrase("narrower", "than").Value(((Dimension?)Dimension.Wide, LimitSide.AtMost)));
+
+    private static readonly TokenListParser<TokenKind, LimitSide> AtMost = Phrase("at", "most")
+        .Or(Phrase("at", "the", "most"))
+        .Or(Said("maximum", "max"))
+        .Value(LimitSide.AtMost);
+
+    private static readonly TokenListParser<TokenKind, LimitSide> AtLeast = Phrase("at", "least")
+        .Or(Phrase("at", "the", "least"))
+        .Or(Said("minimum", "min"))
+        .Value(LimitSide.AtLeast);
+
+    // “up to 5”, “under 5”; “at least 3”, “never less than 3”, “wider than 3”.
+    private static readonly TokenListParser<TokenKind, (Dimension? Way, LimitSide Side)> Limit = Phrase("up", "to")
         .Value(LimitSide.AtMost)
-        .Or(Phrase("at", "least").Or(Phrase("more", "than")).Or(Phrase("over")).Or(Phrase("minimum")).Value(LimitSide.AtLeast));
+        .Or(AtMost)
+        .Or(AtLeast)
+        .Select(side => ((Dimension?)null, side))
+        .Or((from denied in Denied from beyond in Beyond select denied ? (beyond.Way, Other(beyond.Side)) : beyond).Try());
 
     private static readonly TokenListParser<TokenKind, MeasuredBy> About = Token
         .EqualTo(TokenKind.About)
@@ -128,20 +156,17 @@ internal static class AmountGrammar
         from unit in MaybeUnit
         select new Amount(low, Math.Max(low, high ?? low)) { Unit = unit };
 
-    // “12 x 7”, “9 by 6”.
+    // “12 x 7”, “9 by 6 cm”.
     private static readonly TokenListParser<TokenKind, (Amount Long, Amount Wide)> Pair =
         from length in Side
         from times in Token.EqualTo(TokenKind.Times).Or(Said("x", "by"))
         from width in Side
-        select (length, width);
+        select (length with { Unit = length.Unit ?? width.Unit }, width with { Unit = width.Unit ?? length.Unit });
 
     private static readonly TokenListParser<TokenKind, Amount> Pairs = (
         from first in Pair
-        from rest in Comma.IgnoreThen(Pair).Try().Many()
-        select Sides([first.Long, .. rest.Select(pair => pair.Long)], Last(first, rest).Unit) with
-        {
-            Across = Sides([first.Wide, .. rest.Select(pair => pair.Wide)], Last(first, rest).Unit),
-        }
+        from rest in Comma.IgnoreThen(Said("and").Many()).Or(Said("and").Select(and => new[] { and })).IgnoreThen(Pair).Try().Many()
+        select Leaves([first, .. rest])
     ).Try();
 
     // “12, 14, 9.5 cm”, “12, 14 and 9 cm”; two in a row only with a unit behind them.
@@ -161,10 +186,11 @@ internal static class AmountGrammar
         from unit in MaybeUnit
         from to in To
         from high in Number
-        where high > low
         from more in Comma.IgnoreThen(Token.EqualTo(TokenKind.Dash)).IgnoreThen(Figure).IgnoreThen(Comma).Try().OptionalOrDefault()
         from unitToo in MaybeUnit
-        select new Amount(low, high) { Unit = unitToo ?? unit }
+        let least = (One(low) with { Unit = unit }).In(unitToo ?? unit)
+        where high > least.Low
+        select least with { High = high }
     ).Try();
 
     // “10+”, “10 or more cm”, “10 cm or less”.
@@ -173,6 +199,8 @@ internal static class AmountGrammar
         .Value(LimitSide.AtLeast)
         .Or(Phrase("or", "more").Or(Phrase("or", "longer")).Or(Phrase("or", "over")).Value(LimitSide.AtLeast))
         .Or(Phrase("or", "less").Or(Phrase("or", "fewer")).Or(Phrase("or", "shorter")).Value(LimitSide.AtMost))
+        // “10 cm at most”; but “10 cm, at most 3 wide”.
+        .Or((from side in AtMost.Or(AtLeast) from end in Parse.Not(Number) select side).Try())
         .Select(side => (LimitSide?)side)
         .OptionalOrDefault();
 
@@ -209,7 +237,7 @@ internal static class AmountGrammar
     // “the size of a tennis ball”, “half as long as my hand”, “like dinner plates”, “pea-sized”.
     private static readonly TokenListParser<TokenKind, Amount> BySize = (
         from times in Said("half").Value(0.5).Or(Said("twice").Value(2.0)).OptionalOrDefault(1)
-        from likened in As.Or(SizeOf)
+        from likened in (from denied in Denied from likened in As select denied ? Denying(likened) : likened).Try().Or(SizeOf)
         from article in Article
         from thing in Thing(words => likened.Limit is null || !ThingSizes.Plants.Contains(words))
         select Sized(thing * times) with
@@ -254,12 +282,19 @@ internal static class AmountGrammar
     private static readonly TokenListParser<TokenKind, Amount> Amounts =
         from usually in Usually.Many()
         from about in About.Many()
-        from limit in Limit.Select(side => (LimitSide?)side).OptionalOrDefault()
-        from amount in Bare
+        from bounded in (
+            from limit in Limit
+            from aboutSo in About.Many()
+            from amount in Bare
+            select (Amount: Limited(amount, limit), About: aboutSo.Length > 0)
+        )
+            .Try()
+            .Or(Bare.Select(amount => (Amount: amount, About: false)))
         from usual in UsualBehind.Select(number => (double?)number).OptionalOrDefault()
         from seldom in SeldomBehind.Select(other => (Amount?)other).OptionalOrDefault()
         from unitBehind in MaybeUnit
-        select Put(Usual(amount with { Unit = amount.Unit ?? unitBehind }, usually.Length > 0), about.Length > 0, limit, usual, seldom);
+        let amount = bounded.Amount with { Unit = bounded.Amount.Unit ?? unitBehind }
+        select Put(Usual(amount, usually.Length > 0), about.Length > 0 || bounded.About, usual, seldom);
 
     // What an amount can begin with: all else need not be tried.
     private static readonly HashSet<string> Beginnings =
@@ -268,8 +303,9 @@ internal static class AmountGrammar
         .. "mostly usually typically often normally about around roughly circa ca approximately nearly almost some maybe perhap".Split(
             ' '
         ),
-        .. "up at less no under maximum more over minimum half quarter a an".Split(' '),
-        .. "the size as like bigger larger longer wider smaller shorter narrower".Split(' '),
+        .. "up at less fewer under maximum max more greater over minimum min half quarter a an".Split(' '),
+        .. "do does not never no rarely seldom hardly don't don’t doesn't doesn’t exceed exceeding".Split(' ').Select(WordForms.Of),
+        .. "the size as like bigger larger longer taller wider broader smaller shorter narrower".Split(' '),
         .. ThingSizes.Beginnings,
     ];
 
@@ -285,6 +321,18 @@ internal static class AmountGrammar
         var result = Amounts(rest);
         amount = result.HasValue ? result.Value : null;
         return result.HasValue ? result.Remainder.Position : rest.Position;
+    }
+
+    /// <summary>Reads a limit that stands behind what was counted or which way it was taken: “10 cm long at most”, “five lobes or
+    /// more”.</summary>
+    /// <param name="rest">The text from there on.</param>
+    /// <param name="limit">On which side it is one; null where none stands there.</param>
+    /// <returns>The place behind it.</returns>
+    public static int ReadLimit(TokenList<TokenKind> rest, out LimitSide? limit)
+    {
+        var result = LimitBehind(rest);
+        limit = result.HasValue ? result.Value : null;
+        return limit is null ? rest.Position : result.Remainder.Position;
     }
 
     private static Amount Sized(double centimetres) => One(centimetres) with { Unit = "cm", By = MeasuredBy.Eye };
@@ -319,14 +367,25 @@ internal static class AmountGrammar
             return longest ?? TokenListParserResult.Empty<TokenKind, double>(input);
         };
 
-    private static Amount Put(Amount amount, bool about, LimitSide? limit, double? usual, Amount? seldom)
+    private static LimitSide Other(LimitSide side) => side == LimitSide.AtLeast ? LimitSide.AtMost : LimitSide.AtLeast;
+
+    // “not as long as my hand” is shorter, “not longer than my hand” is no longer.
+    private static (Dimension? Way, LimitSide? Limit) Denying((Dimension? Way, LimitSide? Limit) likened) =>
+        (likened.Way, likened.Limit is { } side ? Other(side) : LimitSide.AtMost);
+
+    private static Amount Limited(Amount amount, (Dimension? Way, LimitSide Side) limit) =>
+        amount with
+        {
+            Way = amount.Way ?? limit.Way,
+            Limit = amount.Low == amount.High ? limit.Side : amount.Limit,
+        };
+
+    private static Amount Put(Amount amount, bool about, double? usual, Amount? seldom)
     {
         if (about || amount.Unit == "hands")
             amount = amount with { By = amount.Unit == "hands" ? MeasuredBy.Hand : MeasuredBy.Eye };
-        if (limit is not null && amount.Low == amount.High)
-            return amount with { Limit = limit };
-        if (limit is not null)
-            return amount;
+        if (amount.Limit is { } side)
+            return Within(amount, side, usual, seldom);
         if (seldom is not null)
         {
             var usually = usual ?? (amount.Low == amount.High ? amount.Low : amount.Usual);
@@ -341,15 +400,42 @@ internal static class AmountGrammar
         return usual >= amount.Low && usual <= amount.High ? amount with { Usual = usual } : amount;
     }
 
+    // “At least 5, mostly 8” is 5 to 8; “at most 8, rarely 10” at most 10.
+    private static Amount Within(Amount limit, LimitSide side, double? usual, Amount? seldom)
+    {
+        var limited = limit.Low;
+        if (seldom is not null)
+            limited = side == LimitSide.AtMost ? Math.Max(limited, seldom.High) : Math.Min(limited, seldom.Low);
+        if (usual is not { } met || (side == LimitSide.AtMost ? met > limited : met < limited))
+            return limit with { Low = limited, High = limited, Unit = limit.Unit ?? seldom?.Unit };
+        return limit with { Low = Math.Min(limited, met), High = Math.Max(limited, met), Usual = met, Limit = null };
+    }
+
     private static Amount Usual(Amount amount, bool usually) =>
         usually && amount.Low == amount.High ? amount with { Usual = amount.Low } : amount;
 
     private static Amount One(double number) => new(number, number);
 
-    private static Amount Last((Amount, Amount Wide) first, (Amount, Amount Wide)[] rest) => rest.Length > 0 ? rest[^1].Wide : first.Wide;
+    // “5 x 3, 6 x 4 cm”: what was said without a unit has that of what comes behind it.
+    private static Amount Leaves((Amount Long, Amount Wide)[] pairs)
+    {
+        string? UnitFrom(int at) => pairs.Skip(at).Select(pair => pair.Long.Unit).FirstOrDefault(unit => unit is not null);
+        return Side(pair => pair.Long) with { Across = Side(pair => pair.Wide) };
 
-    private static Amount Sides(Amount[] sides, string? unit) =>
-        sides.Length == 1 ? sides[0] with { Unit = sides[0].Unit ?? unit } : Sample([.. sides.Select(side => side.Low)], unit);
+        Amount Side(Func<(Amount Long, Amount Wide), Amount> side) =>
+            Together([.. pairs.Select((pair, at) => side(pair) is { Unit: null } bare ? bare with { Unit = UnitFrom(at) } : side(pair))]);
+    }
+
+    private static Amount Together(Amount[] sides)
+    {
+        var unit = sides[0].Unit;
+        Amount[] alike = [.. sides.Select(side => side.In(unit))];
+        if (alike is [var single])
+            return single;
+        return alike.All(side => side.Low == side.High)
+            ? Sample([.. alike.Select(side => side.Low)], unit)
+            : new Amount(alike.Min(side => side.Low), alike.Max(side => side.High)) { Unit = unit };
+    }
 
     private static Amount Sample(double[] numbers, string? unit) =>
         new(numbers.Min(), numbers.Max()) { Values = numbers.Length > 1 ? numbers : [], Unit = unit };

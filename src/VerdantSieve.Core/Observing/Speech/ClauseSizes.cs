@@ -7,6 +7,9 @@ internal sealed class ClauseSizes(SpeechListener listener, Clause clause, Clause
 {
     public void HearAmount(AmountItem item, int at, bool isShare)
     {
+        // “Not five-lobed”, “not 10 cm”: what it is is not said.
+        if (at > 0 && clause.Items[at - 1] is PhraseItem { Meaning.Role: SpokenRole.Not })
+            return;
         item.Used = item.IsBare && item.Amount is { Low: 1, High: 1 };
         listener.LastUnit = item.Amount.Unit ?? listener.LastUnit;
         var amount = item.Amount;

@@ -156,6 +156,8 @@ internal sealed class Lexicon
         foreach (var name in also)
         {
             Name(name, true);
+            foreach (var said in SpokenPhrases.AlsoLacking(name))
+                Name(said, true);
             // “acorns in the woods”: where it stands is no set of the fruit.
             if (character.Id == CharacterIds.Habitat && name != Bare(name))
                 AddName(character, id, name, name, true, hanging);

@@ -134,17 +134,26 @@ internal static class MentionsGathered
         return raw with { Low = amount.Low, High = amount.High, Mean = amount.Low < amount.High ? amount.Usual : null };
     }
 
-    // Said twice: from the least to the most of both.
-    private static Amount Both(Amount one, Amount other) =>
-        one.Unit == other.Unit && one.Limit is null && other.Limit is null
-            ? one with
-            {
-                Low = Math.Min(one.Low, other.Low),
-                High = Math.Max(one.High, other.High),
-                Values = [],
-                Usual = one.Usual ?? other.Usual,
-            }
-            : one;
+    // Said twice: from the least to the most of both; “at least 5 and at most 8” is 5 to 8, “usually 6, never more than 8” 6 to 8.
+    private static Amount Both(Amount one, Amount said)
+    {
+        var other = said.In(one.Unit);
+        if (one.Limit == other.Limit)
+            return one.Limit is null ? Spanning(one, other) : one;
+        var (least, most) = one.Limit == LimitSide.AtLeast || other.Limit == LimitSide.AtMost ? (one, other) : (other, one);
+        return least.High <= most.Low ? Spanning(least, most) : one;
+    }
+
+    private static Amount Spanning(Amount one, Amount other) =>
+        one with
+        {
+            Low = Math.Min(one.Low, other.Low),
+            High = Math.Max(one.High, other.High),
+            Values = [],
+            Usual = one.Usual ?? other.Usual,
+            Limit = null,
+            Unit = one.Unit ?? other.Unit,
+        };
 
     private static string? UnitOf(Amount amount, Character character, SpokenAbout about) =>
         character is MeasureCharacter { Unit: not MeasureUnit.Ratio } measure

@@ -189,8 +189,21 @@ internal sealed class SpeechScanner
             tail = Behind(tail.End);
         if (phrase is var (meaning, reached) && SaysMore(meaning, reached, at, end, tail))
             return 0;
+        (amount, tail) = WithLimitBehind(amount, tail);
         items.Add(new AmountItem(SpanOf(at, tail.End), amount, tail.Dimension, tail.Counts, tail.Noun));
         return tail.End;
+    }
+
+    // “10 cm long at most”, “five lobes or more”.
+    private (Amount, Tail) WithLimitBehind(Amount amount, Tail tail)
+    {
+        if (amount.Limit is not null || amount.Low < amount.High)
+            return (amount, tail);
+        var behind = rest;
+        while (behind.Position < tail.End)
+            behind = behind.ConsumeToken().Remainder;
+        var end = AmountGrammar.ReadLimit(behind, out var limit);
+        return limit is null ? (amount, tail) : (amount with { Limit = limit }, tail with { End = end });
     }
 
     // “A width of …”, “width: …”, “leaf width …”; but of “8 cm in length, …” the length is that of the size before.

@@ -6,6 +6,18 @@ namespace VerdantSieve.Core.Observing.Speech;
 /// <summary>The words of a sentence that belong to no flora: not, or, usually, on the limbs, a street tree, late July.</summary>
 internal static class SpokenPhrases
 {
+    private static readonly string[] Lacking =
+    [
+        "no",
+        "without",
+        "lacks",
+        "lacking",
+        "don’t have",
+        "doesn’t have",
+        "do not have",
+        "does not have",
+    ];
+
     private static readonly (SpokenRole Role, string Words)[] Roles =
     [
         (
@@ -41,8 +53,8 @@ internal static class SpokenPhrases
         (
             SpokenRole.Not,
             """
-            not, no, never, without, none, isn’t, aren’t, doesn’t have, don’t have, lacks, lacking, lack, neither, nor, free of, absent,
-            not any, not a
+            not, no, never, without, none, isn’t, aren’t, doesn’t have, don’t have, do not, does not, do not have, does not have, lacks,
+            lacking, lack, neither, nor, free of, absent, not any, not a
             """
         ),
         (SpokenRole.But, "but, except, however, yet"),
@@ -351,6 +363,13 @@ internal static class SpokenPhrases
         (YearPart.Winter, "in winter, in the winter, this winter, last winter, during winter, mid winter, midwinter"),
         (YearPart.LateWinter, "late winter, late in winter, end of winter"),
     ];
+
+    /// <summary>What is said for “no lobes” or “without lobes”, too: “lacking lobes”, “don’t have any lobes”; nothing where a name lacks
+    /// nothing.</summary>
+    public static IEnumerable<string> AlsoLacking(string name) =>
+        Array.Find(["no ", "without "], (string lacks) => name.StartsWith(lacks, StringComparison.Ordinal)) is { } start
+            ? Lacking.SelectMany(lacking => (string[])[$"{lacking} {name[start.Length..]}", $"{lacking} any {name[start.Length..]}"])
+            : [];
 
     /// <summary>Whether a word is a place of which a people can be named: “Scottish glen”.</summary>
     public static bool IsPlace(string form) => PlaceNouns.Contains(form);

@@ -33,6 +33,78 @@ public class AmountsSpokenTests
         );
     }
 
+    // What is denied of one side is said of the other.
+    [Theory]
+    [InlineData("leaves never more than 10 cm long", "blade-length=<=10")]
+    [InlineData("leaves more than 10 cm long", "blade-length=>=10")]
+    [InlineData("leaves rarely over 10 cm long", "blade-length=<=10")]
+    [InlineData("leaves don't get over 10 cm long", "blade-length=<=10")]
+    [InlineData("leaves do not exceed 10 cm", "blade-length=<=10")]
+    [InlineData("leaves not less than 4 cm long", "blade-length=>=4")]
+    [InlineData("leaves less than 4 cm long", "blade-length=<=4")]
+    [InlineData("leaves no longer than 10 cm", "blade-length=<=10")]
+    [InlineData("leaves longer than 10 cm", "blade-length=>=10")]
+    [InlineData("leaves not wider than 4 cm", "blade-width=<=4")]
+    [InlineData("leaves narrower than 4 cm", "blade-width=<=4")]
+    [InlineData("leaves not bigger than my hand", "blade-length=<=18")]
+    [InlineData("leaves bigger than my hand", "blade-length=>=18")]
+    [InlineData("leaves not as long as my hand", "blade-length=<=18")]
+    [InlineData("leaves as long as my hand", "blade-length=about 18")]
+    [InlineData("never more than 5 lobes", "lobe-count=<=5")]
+    [InlineData("no fewer than 5 lobes", "lobe-count=>=5")]
+    // Behind it as well as before.
+    [InlineData("leaves 10 cm at the most", "blade-length=<=10")]
+    [InlineData("leaves 10 cm long at most", "blade-length=<=10")]
+    [InlineData("leaves 10 cm long or more", "blade-length=>=10")]
+    [InlineData("leaves 4 cm min", "blade-length=>=4")]
+    [InlineData("five lobes or more", "lobe-count=>=5")]
+    [InlineData("leaves 10 cm at least 3 cm wide", "blade-length=10; blade-width=>=3")]
+    [InlineData("leaves up to about 10 cm long", "blade-length=<=10")]
+    public void A_limit_that_is_denied_is_one_on_the_other_side(string text, string expected)
+    {
+        var heard = Spoken.Hear(text);
+        Assert.Equal(expected, string.Join("; ", SpokenNotation.Of(heard)));
+        Assert.Empty(heard.Left);
+    }
+
+    [Theory]
+    [InlineData("leaves at least 5 cm and at most 8 cm long", "blade-length=5..8")]
+    [InlineData("no more than 8 cm long, at least 5 cm", "blade-length=5..8")]
+    [InlineData("leaves usually 6 to 8 cm long, never more than 10 cm", "blade-length=6..10")]
+    [InlineData("leaves at least 5 cm, mostly 8 cm long", "blade-length=5..8")]
+    [InlineData("leaves at most 8 cm, mostly 5 cm long", "blade-length=5..8")]
+    [InlineData("leaves at most 8 cm, rarely 10 cm long", "blade-length=<=10")]
+    [InlineData("leaves at least 5 cm, rarely 4 cm long", "blade-length=>=4")]
+    // The first is kept of two that can't both be.
+    [InlineData("leaves at least 8 cm, at most 5 cm long", "blade-length=>=8")]
+    [InlineData("leaves 8 cm long, at most 5 cm long", "blade-length=8")]
+    [InlineData("leaves at least 5 cm, at least 8 cm long", "blade-length=>=5")]
+    [InlineData("leaves 5 cm long, 60 mm long", "blade-length=5..6")]
+    [InlineData("leaves 2 in long, 6 cm long", "blade-length=5.1..6")]
+    public void Two_amounts_of_one_thing_are_put_together(string text, string expected) =>
+        Assert.Equal([expected], SpokenNotation.Of(Spoken.Hear(text)));
+
+    [Theory]
+    [InlineData("leaves 5 x 3, 6 x 4 and 7 x 4 cm", "blade-length=5..7; blade-width=3..4")]
+    [InlineData("leaves 5 x 3 cm, 70 x 40 mm", "blade-length=5..7; blade-width=3..4")]
+    [InlineData("leaves 50 x 30 mm", "blade-length=5; blade-width=3")]
+    [InlineData("leaves 5-8 by 3-4 cm, 6-10 by 3 cm", "blade-length=5..10; blade-width=3..4")]
+    [InlineData("leaves 5 mm to 2 cm long", "blade-length=0.5..2")]
+    [InlineData("leaves 20 mm to 5 cm long", "blade-length=2..5")]
+    public void Each_number_has_its_own_unit_or_that_of_what_comes_behind_it(string text, string expected) =>
+        Assert.Equal(expected, string.Join("; ", SpokenNotation.Of(Spoken.Hear(text))));
+
+    [Theory]
+    [InlineData("not five-lobed", "five-lobed")]
+    [InlineData("leaves do not have 3 lobes", "3 lobes")]
+    [InlineData("leaves not 10 cm long", "10 cm long")]
+    public void What_a_number_is_not_does_not_say_what_it_is(string text, string left)
+    {
+        var heard = Spoken.Hear(text);
+        Assert.Empty(heard.Readings);
+        Assert.Contains(heard.Left, one => one.Text.Contains(left, StringComparison.Ordinal));
+    }
+
     [Theory]
     [InlineData("leaves 12, 14 cm long", "blade-length=12..14")]
     [InlineData("leaves 12, 14, 9 long", "blade-length=9..14")]
@@ -122,6 +194,9 @@ public class AmountsSpokenTests
     [Theory]
     [InlineData("a shrub", false)]
     [InlineData("a shrub, no spines", true)]
+    [InlineData("a shrub, doesn't have any spines", true)]
+    [InlineData("a shrub, does not have spines", true)]
+    [InlineData("a shrub, lacking spines", true)]
     public void What_is_said_to_be_lacking_is_read_as_lacking(string text, bool said) =>
         Assert.Equal(
             said,

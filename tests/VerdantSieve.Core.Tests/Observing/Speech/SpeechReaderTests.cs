@@ -42,6 +42,7 @@ public class SpeechReaderTests
 
     [Theory]
     [InlineData("twig green and red", "twig green and red")]
+    [InlineData("leaves opposite, simple, with a toothed margin, and soft; twig green and red", "twig green and red")]
     // What stands far apart has the span of the first.
     [InlineData("twig green; leaves opposite, simple, with a toothed margin, and soft; twig red", "twig green")]
     public void What_is_said_in_two_places_has_the_span_of_both_where_they_are_close(string text, string expected)
