@@ -92,19 +92,20 @@ public class StrangersTests
         Assert.Contains(elsewhere > 0 ? "Here that means Aus solus, unless" : "This is Aus solus", said.Sentence.ToString());
     }
 
+    // A plant that no kind is like: every reading holds every kind that the others do not.
+    private static readonly Reading[] LikeNone =
+    [
+        Readings.Is("smell", "almond", Certainty.Sure),
+        Readings.Is("shape", "linear", Certainty.Sure),
+        Readings.Is("tip", "sharp", Certainty.Sure),
+    ];
+
     [Fact]
     public void By_what_only_supports_no_plant_is_more_likely_a_stranger_than_not()
     {
-        // A plant that no kind is like: every reading holds every kind that the others do not.
-        Reading[] readings =
-        [
-            Readings.Is("smell", "almond", Certainty.Sure),
-            Readings.Is("shape", "linear", Certainty.Sure),
-            Readings.Is("tip", "sharp", Certainty.Sure),
-        ];
         var model = SieveModel.Standard with { Strangers = 0.6 };
-        Assert.True(Forty().Sieve(model).Ask(readings).NoneOfThese > 0.5);
-        var supported = Forty(supports: true).Sieve(model).Ask(readings);
+        Assert.True(Forty().Sieve(model).Ask(LikeNone).NoneOfThese > 0.5);
+        var supported = Forty(supports: true).Sieve(model).Ask(LikeNone);
         Assert.Equal(0.5, supported.NoneOfThese, 9);
         Assert.Equal(0.5, supported.Candidates.Sum(candidate => candidate.Probability), 9);
     }
@@ -113,16 +114,10 @@ public class StrangersTests
     [Fact]
     public void What_only_supports_leaves_a_look_at_something_else_its_worth()
     {
-        Reading[] readings =
-        [
-            Readings.Is("smell", "almond", Certainty.Sure),
-            Readings.Is("shape", "linear", Certainty.Sure),
-            Readings.Is("tip", "sharp", Certainty.Sure),
-        ];
         double Bits(bool supports) =>
             Forty(supports, bark: true)
                 .Sieve(SieveModel.Standard with { Strangers = 0.9 })
-                .Ask(readings)
+                .Ask(LikeNone)
                 .NextLooks.Single(look => look.Character.Id == "bark")
                 .Bits;
         Assert.True(Bits(supports: true) > 1.2 * Bits(supports: false), $"{Bits(supports: true)} and {Bits(supports: false)}");

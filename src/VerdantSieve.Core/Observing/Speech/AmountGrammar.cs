@@ -384,6 +384,7 @@ internal static class AmountGrammar
     {
         if (about || amount.Unit == "hands")
             amount = amount with { By = amount.Unit == "hands" ? MeasuredBy.Hand : MeasuredBy.Eye };
+        seldom = seldom?.In(amount.Unit);
         if (amount.Limit is { } side)
             return Within(amount, side, usual, seldom);
         if (seldom is not null)

@@ -120,8 +120,9 @@ public class AmountsSpokenTests
     [InlineData("leaf 5-9, rarely 11 cm long", "blade-length=5..11")]
     [InlineData("leaf 5-9 cm, sometimes up to 11 cm", "blade-length=5..11")]
     [InlineData("leaf 5-9 cm long", "blade-length=5..9")]
-    // The unit of the usual run counts.
-    [InlineData("leaf 2-3 in, sometimes 4 cm long", "blade-length=5.1..10.2")]
+    // Each in its own unit.
+    [InlineData("leaf 2-3 in, sometimes 4 cm long", "blade-length=4..7.6")]
+    [InlineData("leaf at most 8 cm, rarely 90 mm long", "blade-length=<=9")]
     public void What_is_met_now_and_then_widens_what_is_usual(string text, string expected) =>
         Assert.Equal([expected], SpokenNotation.Of(Spoken.Hear(text)));
 
